@@ -1,0 +1,2 @@
+import { createRoot } from 'react-dom/client';
+createRoot(document.getElementById('root')!).render(<p>hi</p>);

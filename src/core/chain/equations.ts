@@ -1,0 +1,111 @@
+import { findRoot } from '../numeric/findRoot';
+import { type AxisShrinkage, shrinkage } from '../quantity';
+import { areaKept } from '../shrinkage/areaKept';
+import { AREA_RELATIVE, MAX_SHRINKAGE } from '../tolerances';
+import type { ChainContext, ChainQuantity, PartialChain } from './quantities';
+
+/** One relation of the chain. `residual` is ln(left/right): 0 when it holds, 0.01 when it is 1 % out. */
+export interface Equation {
+  readonly name: 'laying' | 'wool' | 'wall' | 'piles';
+  readonly links: readonly ChainQuantity[];
+  readonly residual: (values: PartialChain) => number;
+  /** The one unknown link from the others, or null when nothing in range does it. */
+  readonly solveFor: (unknown: ChainQuantity, values: PartialChain) => number | null;
+}
+
+/** Shrinkage of both axes from the shrinkage along and the ratio across:along. */
+export const axisShrinkage = (along: number, acrossRatio: number): AxisShrinkage => ({
+  along: shrinkage(along),
+  across: shrinkage(along * acrossRatio),
+});
+
+/** Largest shrinkage along that keeps both axes within what the solver looks for. */
+export const largestAlong = (acrossRatio: number): number =>
+  MAX_SHRINKAGE / Math.max(1, acrossRatio);
+
+const at = (values: PartialChain, link: ChainQuantity): number => values[link] ?? Number.NaN;
+
+type Solver = (v: PartialChain) => number | null;
+
+const equation = (
+  name: Equation['name'],
+  residual: (v: PartialChain) => number,
+  solvers: Readonly<Partial<Record<ChainQuantity, Solver>>>,
+): Equation => ({
+  name,
+  links: Object.keys(solvers) as ChainQuantity[],
+  residual,
+  solveFor: (unknown, values) => solvers[unknown]?.(values) ?? null,
+});
+
+const positive = (x: number): number | null => (x > 0 && Number.isFinite(x) ? x : null);
+
+type Residual = (v: PartialChain) => number;
+
+/** The shrinkage at which a residual vanishes. */
+const searchShrinkage =
+  (high: number, residual: Residual): Solver =>
+  v =>
+    findRoot(shrinkage => residual({ ...v, shrinkage }), { low: 0, high }, AREA_RELATIVE);
+
+/** The size at which a residual vanishes, looked for over the logarithm, where the area is nearly straight. */
+const searchSize =
+  (nominalMm: number, residual: Residual): Solver =>
+  v => {
+    const middle = Math.log(nominalMm);
+    for (const reach of [0.25, 1, 7]) {
+      const range = { low: middle - reach, high: middle + reach };
+      const log = findRoot(x => residual({ ...v, size: Math.exp(x) }), range, AREA_RELATIVE);
+      if (log !== null) return Math.exp(log);
+    }
+    return null;
+  };
+
+/**
+ * The four relations: laying (laid = size/(1−s)), wool (G = g0·A0), wall (t = η·g0/((1−sx)(1−sy)·1000·ρ)) and
+ * piles (G = faces·layers·grams per layer). Source: definitions of areal weight and density.
+ */
+export const chainEquations = (ctx: ChainContext): readonly Equation[] => {
+  const smax = largestAlong(ctx.acrossRatio);
+  const kept = (v: PartialChain): number => areaKept(axisShrinkage(at(v, 'shrinkage'), ctx.acrossRatio));
+  const area = (v: PartialChain): number =>
+    ctx.laidAreaM2(at(v, 'size'), axisShrinkage(at(v, 'shrinkage'), ctx.acrossRatio));
+
+  const laying = (v: PartialChain): number =>
+    Math.log(at(v, 'laidSize') / (at(v, 'size') / (1 - at(v, 'shrinkage'))));
+  const wool = (v: PartialChain): number => Math.log(at(v, 'grams') / (at(v, 'arealLaid') * area(v)));
+  const wallThickness = (v: PartialChain): number =>
+    (ctx.keptShare * at(v, 'arealLaid')) / (kept(v) * 1000 * at(v, 'firmness'));
+  const wall = (v: PartialChain): number => Math.log(at(v, 'thickness') / wallThickness(v));
+  const pile = (v: PartialChain): number => ctx.faces * at(v, 'layers') * at(v, 'gramsPerLayer');
+
+  return [
+    equation('laying', laying, {
+      size: v => positive(at(v, 'laidSize') * (1 - at(v, 'shrinkage'))),
+      laidSize: v => positive(at(v, 'size') / (1 - at(v, 'shrinkage'))),
+      shrinkage: v => {
+        const s = 1 - at(v, 'size') / at(v, 'laidSize');
+        return s >= 0 && s <= smax ? s : null;
+      },
+    }),
+    equation('wall', wall, {
+      thickness: v => positive(wallThickness(v)),
+      arealLaid: v =>
+        positive((at(v, 'thickness') * 1000 * at(v, 'firmness') * kept(v)) / ctx.keptShare),
+      firmness: v =>
+        positive((ctx.keptShare * at(v, 'arealLaid')) / (kept(v) * 1000 * at(v, 'thickness'))),
+      shrinkage: searchShrinkage(smax, wall),
+    }),
+    equation('wool', wool, {
+      grams: v => positive(at(v, 'arealLaid') * area(v)),
+      arealLaid: v => positive(at(v, 'grams') / area(v)),
+      size: searchSize(ctx.nominalSizeMm, wool),
+      shrinkage: searchShrinkage(smax, wool),
+    }),
+    equation('piles', v => Math.log(at(v, 'grams') / pile(v)), {
+      grams: v => positive(pile(v)),
+      layers: v => positive(at(v, 'grams') / (ctx.faces * at(v, 'gramsPerLayer'))),
+      gramsPerLayer: v => positive(at(v, 'grams') / (ctx.faces * at(v, 'layers'))),
+    }),
+  ];
+};

@@ -1,0 +1,90 @@
+import { findRoot } from '../numeric/findRoot';
+import { PIN_AGREEMENT } from '../tolerances';
+import { type Equation, chainEquations, largestAlong } from './equations';
+import { CHAIN, type ChainContext, type ChainQuantity, type PartialChain } from './quantities';
+
+/** Where the relations break: the equation, and every pin that led to it. */
+export interface Break {
+  readonly equation: Equation['name'];
+  readonly pins: readonly ChainQuantity[];
+}
+
+export interface Spread {
+  readonly values: PartialChain;
+  readonly free: readonly ChainQuantity[];
+  readonly breaks: Break | null;
+  /** Equations that are wholly known but were not needed to find anything, with how far out they are. */
+  readonly spare: ReadonlyArray<{ equation: Equation; residual: number }>;
+}
+
+type Support = ReadonlyMap<ChainQuantity, ReadonlySet<ChainQuantity>>;
+
+const supportOf = (links: readonly ChainQuantity[], support: Support): ChainQuantity[] => {
+  const all = new Set<ChainQuantity>();
+  for (const link of links) for (const pin of support.get(link) ?? []) all.add(pin);
+  return CHAIN.filter(link => all.has(link));
+};
+
+/** Carries pins through the equations, one unknown at a time, noting which pins each value rests on. */
+const carry = (pins: PartialChain, equations: readonly Equation[]): Spread => {
+  const values: Partial<Record<ChainQuantity, number>> = { ...pins };
+  const support = new Map<ChainQuantity, ReadonlySet<ChainQuantity>>();
+  for (const link of CHAIN) if (pins[link] !== undefined) support.set(link, new Set([link]));
+  const open = new Set(equations);
+  const spare: Array<{ equation: Equation; residual: number }> = [];
+  let moved = true;
+  let breaks: Break | null = null;
+  while (moved && !breaks) {
+    moved = false;
+    for (const eq of open) {
+      const unknown = eq.links.filter(link => values[link] === undefined);
+      const [only] = unknown;
+      if (unknown.length > 1) continue;
+      open.delete(eq);
+      if (only === undefined) {
+        const residual = eq.residual(values);
+        spare.push({ equation: eq, residual });
+        if (!(Math.abs(residual) <= PIN_AGREEMENT))
+          breaks ??= { equation: eq.name, pins: supportOf(eq.links, support) };
+        continue;
+      }
+      const pinsBehind = supportOf(eq.links, support);
+      const found = eq.solveFor(only, values);
+      if (found === null) {
+        breaks ??= { equation: eq.name, pins: pinsBehind };
+        continue;
+      }
+      values[only] = found;
+      support.set(only, new Set(pinsBehind));
+      moved = true;
+    }
+  }
+  return { values, free: CHAIN.filter(link => values[link] === undefined), breaks, spare };
+};
+
+/** Least change of a residual over all shrinkages for the shrinkage to be readable from it at all. */
+const READABLE = 0.5;
+
+/**
+ * Guesses the shrinkage, carries it, and closes on the guess at which the spare equation holds.
+ * Needed where the shrinkage and another link are both unknown, e.g. a resist already cut and the wool that is left.
+ */
+const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equation[]): Spread | null => {
+  const spareAt = (s: number): number => carry({ ...pins, shrinkage: s }, equations).spare[0]?.residual ?? Number.NaN;
+  const high = largestAlong(ctx.acrossRatio);
+  const range = Math.abs(spareAt(high) - spareAt(0));
+  if (!Number.isFinite(range)) return null;
+  const s = range < READABLE ? null : findRoot(spareAt, { low: 0, high });
+  if (s !== null) return carry({ ...pins, shrinkage: s }, equations);
+  const equation = carry({ ...pins, shrinkage: 0 }, equations).spare[0]?.equation.name ?? 'wool';
+  const involved = CHAIN.filter(link => pins[link] !== undefined && link !== 'layers');
+  return { values: pins, free: [], spare: [], breaks: { equation, pins: involved } };
+};
+
+/** All that follows from a set of pins. */
+export const propagate = (pins: PartialChain, ctx: ChainContext): Spread => {
+  const equations = chainEquations(ctx);
+  const direct = carry(pins, equations);
+  if (direct.breaks || direct.free.length === 0 || direct.values.shrinkage !== undefined) return direct;
+  return tear(direct.values, ctx, equations) ?? direct;
+};

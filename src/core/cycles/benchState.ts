@@ -1,0 +1,119 @@
+import type { LogEntry, PinchGrade, RollDirection } from './entry';
+import { ROLL_DIRECTIONS } from './entry';
+import { rollIntensity } from './intensity';
+import { standing } from './standing';
+
+/** A measuring of the gauge lines, and how many rolls had been done by then. */
+export interface Reading {
+  readonly entryId: string;
+  readonly at: string;
+  readonly readings: Readonly<Record<string, number | null>>;
+  readonly rollsBefore: number;
+}
+
+/** Rolls in one direction on one face. `work` weighs each by cushion and pressure. */
+export interface Petal {
+  readonly face: number;
+  readonly directionDeg: RollDirection;
+  readonly rolls: number;
+  readonly work: number;
+}
+
+/** What the log adds up to. Nothing of it is stored. */
+export interface BenchState {
+  readonly wettedFaces: readonly number[];
+  readonly rubs: Readonly<Record<number, number>>;
+  readonly petals: readonly Petal[];
+  readonly rolls: number;
+  readonly throws: number;
+  readonly shocks: number;
+  readonly pinch: PinchGrade | null;
+  /** Rubs, rolls and throws since the last pinch test. */
+  readonly workSincePinch: number;
+  readonly readings: readonly Reading[];
+  readonly rollsSinceMeasure: number;
+  /** Last length of each gauge line that was read, mm. */
+  readonly now: Readonly<Record<string, number>>;
+  readonly lastAt: string | null;
+}
+
+interface Fold {
+  wetted: Set<number>;
+  rubs: Record<number, number>;
+  petals: Map<string, Petal>;
+  rolls: number;
+  throws: number;
+  shocks: number;
+  pinch: PinchGrade | null;
+  workSincePinch: number;
+  readings: Reading[];
+  now: Record<string, number>;
+}
+
+const roll = (fold: Fold, act: Extract<LogEntry['act'], { kind: 'roll' }>): void => {
+  const key = `${act.face}/${act.directionDeg}`;
+  const was = fold.petals.get(key) ?? { face: act.face, directionDeg: act.directionDeg, rolls: 0, work: 0 };
+  const work = act.rolls * rollIntensity(act.cushion, act.pressure);
+  fold.petals.set(key, { ...was, rolls: was.rolls + act.rolls, work: was.work + work });
+  fold.rolls += act.rolls;
+  fold.workSincePinch += act.rolls;
+};
+
+const apply = (fold: Fold, entry: LogEntry): void => {
+  const { act } = entry;
+  if (act.kind === 'wet') fold.wetted.add(act.face);
+  else if (act.kind === 'rub') {
+    fold.rubs[act.face] = (fold.rubs[act.face] ?? 0) + act.count;
+    fold.workSincePinch += act.count;
+  } else if (act.kind === 'roll') roll(fold, act);
+  else if (act.kind === 'throw') {
+    fold.throws += act.count;
+    fold.workSincePinch += act.count;
+  } else if (act.kind === 'shock') fold.shocks += act.rounds;
+  else if (act.kind === 'pinch') {
+    fold.pinch = act.grade;
+    fold.workSincePinch = 0;
+  } else if (act.kind === 'measure') {
+    fold.readings.push({ entryId: entry.id, at: entry.at, readings: act.readings, rollsBefore: fold.rolls });
+    for (const [id, value] of Object.entries(act.readings)) if (value !== null) fold.now[id] = value;
+  }
+};
+
+/** Folds a log into where the work stands. Undone entries do not count. Linear in the log. */
+export const benchState = (log: readonly LogEntry[]): BenchState => {
+  const fold: Fold = {
+    wetted: new Set(),
+    rubs: {},
+    petals: new Map(),
+    rolls: 0,
+    throws: 0,
+    shocks: 0,
+    pinch: null,
+    workSincePinch: 0,
+    readings: [],
+    now: {},
+  };
+  const entries = standing(log);
+  for (const entry of entries) apply(fold, entry);
+  return {
+    wettedFaces: [...fold.wetted].toSorted((a, b) => a - b),
+    rubs: fold.rubs,
+    petals: [...fold.petals.values()],
+    rolls: fold.rolls,
+    throws: fold.throws,
+    shocks: fold.shocks,
+    pinch: fold.pinch,
+    workSincePinch: fold.workSincePinch,
+    readings: fold.readings,
+    rollsSinceMeasure: fold.rolls - (fold.readings.at(-1)?.rollsBefore ?? 0),
+    now: fold.now,
+    lastAt: entries.at(-1)?.at ?? null,
+  };
+};
+
+/** Rolls per direction, all faces together, in the order of the rose. */
+export const rollsByDirection = (state: BenchState): ReadonlyArray<{ directionDeg: RollDirection; rolls: number }> =>
+  ROLL_DIRECTIONS.map(directionDeg => ({
+    directionDeg,
+    rolls: state.petals.filter(p => p.directionDeg === directionDeg).reduce((sum, p) => sum + p.rolls, 0),
+  }));

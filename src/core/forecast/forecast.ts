@@ -1,0 +1,24 @@
+import type { BenchState } from '../cycles/benchState';
+import type { Gauge } from '../forms/formKind';
+
+/** Where one gauge line stands between laid and wanted. */
+export interface GaugeStand {
+  readonly gauge: Gauge;
+  readonly nowMm: number;
+  /** False until it has been measured: then `nowMm` is the laid length. */
+  readonly measured: boolean;
+  /** Share of the way from laid to wanted, by the logarithm of length; may pass 1. */
+  readonly progress: number;
+}
+
+/** What a forecaster says. Later models add ranges; the bench reads only what is here. */
+export interface Forecast {
+  /** What the figures rest on, for "why?". */
+  readonly basis: 'measured against the plan';
+  readonly stands: readonly GaugeStand[];
+  /** Least and furthest of the directions, when they differ enough to be called lopsided. */
+  readonly lopsided: { readonly ahead: GaugeStand; readonly behind: GaugeStand } | null;
+}
+
+/** The seam for the felting model: a log folded into a state, and the gauges, in; a forecast out. Pure. */
+export type Forecaster = (gauges: readonly Gauge[], state: BenchState) => Forecast;

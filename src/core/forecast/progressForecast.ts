@@ -1,0 +1,34 @@
+import { LOPSIDED_PROGRESS } from '../tolerances';
+import type { Forecaster, GaugeStand } from './forecast';
+
+/** Share of the way from laid to wanted: ln(laid/now)/ln(laid/wanted). 1 when nothing was to shrink. */
+export const progressOf = (lengths: { laidMm: number; nowMm: number; wantedMm: number }): number => {
+  const way = Math.log(lengths.laidMm / lengths.wantedMm);
+  return way > 0 ? Math.log(lengths.laidMm / lengths.nowMm) / way : 1;
+};
+
+/**
+ * The simple forecast: how far each gauge line has come against the plan, from the last time it was measured.
+ * It does not guess what has happened since, nor how many rolls are left.
+ */
+export const progressForecast: Forecaster = (gauges, state) => {
+  const stands: GaugeStand[] = gauges.map(gauge => {
+    const read = state.now[gauge.id];
+    const nowMm = read ?? gauge.laidMm;
+    return {
+      gauge,
+      nowMm,
+      measured: read !== undefined,
+      progress: progressOf({ laidMm: gauge.laidMm, nowMm, wantedMm: gauge.wantedMm }),
+    };
+  });
+  const measured = stands.filter(s => s.measured).toSorted((a, b) => a.progress - b.progress);
+  const behind = measured[0];
+  const ahead = measured.at(-1);
+  return {
+    basis: 'measured against the plan',
+    stands,
+    lopsided:
+      ahead && behind && ahead.progress - behind.progress > LOPSIDED_PROGRESS ? { ahead, behind } : null,
+  };
+};

@@ -1,0 +1,68 @@
+import { type FormKind, measure, type Measures, type MeasureSpec } from './formKind';
+import { alongHandle, girthHandle, planByGirths, type Station } from './envelopeByGirths';
+
+/** Most stations a felter would measure by hand. */
+const MOST = 40;
+
+const indexes = (m: Measures): number[] =>
+  Array.from({ length: MOST }, (_, i) => i + 1).filter(i => m[`girth${i}`] !== undefined);
+
+const stations = (m: Measures): Station[] =>
+  indexes(m).map(i => ({ along: measure(m, `along${i}`), girth: measure(m, `girth${i}`) }));
+
+const spec = (id: string, label: string, hint: string, min: number): MeasureSpec => ({
+  id,
+  label,
+  hint,
+  min,
+  max: 5000,
+  scales: true,
+});
+
+/** Envelope by its girths: any hollow piece that is measured with a string at places along it. */
+export const girthStations: FormKind = {
+  kind: 'girth-stations',
+  title: 'By girths',
+  purpose: 'any hollow piece, measured with a string',
+  faces: 2,
+  reference: m => `along${indexes(m).at(-1) ?? 1}`,
+  defaults: {
+    along1: 0,
+    girth1: 0,
+    along2: 38,
+    girth2: 240,
+    along3: 60,
+    girth3: 250,
+    along4: 180,
+    girth4: 250,
+    along5: 230,
+    girth5: 120,
+    along6: 270,
+    girth6: 105,
+  },
+  usual: { thicknessMm: 3.5, firmness: 0.22, layers: 3 },
+  specs: m =>
+    indexes(m).flatMap(i => [
+      spec(`along${i}`, `Place ${i}`, i === 1 ? 'the closed end' : 'along the wall from the closed end', 0),
+      spec(`girth${i}`, `Girth ${i}`, i === 1 ? '0 where it closes to a point' : 'a string once round', i === 1 ? 0 : 1),
+    ]),
+  objection: m => {
+    const s = stations(m);
+    if (s.length < 2) return 'At least two places are needed.';
+    const back = s.findIndex((p, i) => i > 0 && p.along <= (s[i - 1]?.along ?? 0));
+    return back > 0 ? `Place ${back + 1} must lie further along than place ${back}.` : null;
+  },
+  plan: (m, laying) => {
+    const s = stations(m);
+    return planByGirths(
+      {
+        stations: s,
+        alongOnTable: 'up',
+        handles: indexes(m).flatMap((i, at) =>
+          at === 0 ? [] : [girthHandle(`girth${i}`, s, at), alongHandle(`along${i}`, s, at, { movesAlone: at < s.length - 1 })],
+        ),
+      },
+      laying,
+    );
+  },
+};

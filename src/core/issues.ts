@@ -1,0 +1,118 @@
+/**
+ * The catalogue of everything that can be refused or warned of: what is said, why it happens, what to do.
+ * `docs/issues.md` holds the same table; a test compares the two both ways.
+ */
+export const ISSUES = {
+  NOT_A_NUMBER: {
+    message: 'This is not a number that can be read.',
+    cause: 'Letters, two decimal marks, or an unknown unit.',
+    remedy: 'Type a figure such as 30.5, 1,8, 12 in or 1 3/4 oz.',
+  },
+  OUT_OF_RANGE: {
+    message: 'This figure lies outside what is possible here.',
+    cause: 'A size of nothing, a shrinkage of 100 % or more, a negative mass.',
+    remedy: 'Keep within the range that is named.',
+  },
+  UNKNOWN_FORM: {
+    message: 'This form is not known here.',
+    cause: 'The file was made by a later version.',
+    remedy: 'Open it with the version that wrote it, or a later one.',
+  },
+  MEASURE_MISSING: {
+    message: 'The form lacks a measure it needs.',
+    cause: 'A damaged or hand-edited file.',
+    remedy: 'Add the measure that is named.',
+  },
+  PINS_DISAGREE: {
+    message: 'The pinned figures cannot all hold.',
+    cause: 'More is pinned than the chain leaves free.',
+    remedy: 'Let go of one of the pins that are named, or take one of the figures offered.',
+  },
+  PINS_TOO_FEW: {
+    message: 'Not enough is pinned for the rest to follow.',
+    cause: 'More than one figure is still free.',
+    remedy: 'Pin one of the figures that are named.',
+  },
+  NO_SOLUTION: {
+    message: 'No figure makes the pins agree.',
+    cause: 'The pins ask for a negative shrinkage, or one of more than 95 %.',
+    remedy: 'Change one of the pins that are named.',
+  },
+  DENSITY_BEYOND_FIBRE: {
+    message: 'No felt is this dense.',
+    cause: 'Wool fibre itself is 1.31 g/cm³; felt above about 0.6 is not believable.',
+    remedy: 'Ask for a thicker or a softer felt, or use less wool.',
+  },
+  SHRINKAGE_UNCOMMON: {
+    message: 'Few felts shrink like this.',
+    cause: 'Most makers plan between 20 and 50 % of length (common practice).',
+    remedy: 'Felt a swatch first.',
+  },
+  EDGE_SURPLUS: {
+    message: 'The edge must shrink much more than the middle.',
+    cause: 'The flat outline is longer along its fold than down its middle.',
+    remedy: 'Work the folded edge hardest, or make the form slimmer.',
+  },
+  FILE_NOT_JSON: {
+    message: 'This file cannot be read as JSON.',
+    cause: 'It was cut short, or is another kind of file.',
+    remedy: 'Choose a file that Jorrit wrote.',
+  },
+  FILE_INVALID: {
+    message: 'Something in this file is not as it must be.',
+    cause: 'It was edited by hand or damaged.',
+    remedy: 'Mend the place that is named; nothing here was changed.',
+  },
+  FILE_TOO_LARGE: {
+    message: 'This file is too large.',
+    cause: 'A workshop file seldom reaches a few megabytes.',
+    remedy: 'Choose a file that Jorrit wrote.',
+  },
+  RECORD_NEWER: {
+    message: 'This was written by a later version.',
+    cause: 'The file or the browser data is newer than this program.',
+    remedy: 'Update, then open it again; nothing here was changed.',
+  },
+  RECORD_MISSING: {
+    message: 'This piece is not on this browser.',
+    cause: 'It was cleared, or made on another browser.',
+    remedy: 'Read it in from a file.',
+  },
+  WORKER_DIED: {
+    message: 'The work in the background stopped.',
+    cause: 'The browser ended it, often for want of memory.',
+    remedy: 'Try again, with a smaller sheet or fewer sheets.',
+  },
+  STORE_FAILED: {
+    message: 'The browser did not keep this.',
+    cause: 'The disk is full, or private browsing forbids storage.',
+    remedy: 'Export the workshop to a file before closing this tab.',
+  },
+} as const;
+
+export type IssueCode = keyof typeof ISSUES;
+
+/** One refusal or warning: a code from the catalogue, the place it concerns, and what was found there. */
+export interface Issue {
+  readonly code: IssueCode;
+  /** Dotted path of the place, e.g. `plan.shrinkage.across`. Empty when the whole is meant. */
+  readonly path: string;
+  /** What was found, put as text. */
+  readonly got?: string;
+  /** One more sentence with the particulars. */
+  readonly detail?: string;
+}
+
+/** Builds an issue. `got` is turned to text so that an issue can be stored and sent between threads. */
+export const issue = (code: IssueCode, path: string, more: { got?: unknown; detail?: string } = {}): Issue => ({
+  code,
+  path,
+  ...(more.got === undefined ? {} : { got: String(more.got) }),
+  ...(more.detail === undefined ? {} : { detail: more.detail }),
+});
+
+/** An issue in one sentence: the message, the particulars, the place. */
+export const issueText = (it: Issue): string =>
+  [ISSUES[it.code].message, it.detail, it.path && `(${it.path}${it.got === undefined ? '' : `: ${it.got}`})`]
+    .filter(Boolean)
+    .join(' ');

@@ -1,0 +1,52 @@
+/** A point in mm of the piece's own frame: x along, y across. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A closed outline; the last point joins the first. Counter-clockwise encloses a positive area. */
+export type Polygon = readonly Point[];
+
+/** A box around points, mm. */
+export interface Box {
+  readonly minX: number;
+  readonly minY: number;
+  readonly maxX: number;
+  readonly maxY: number;
+}
+
+const pairs = (polygon: Polygon): ReadonlyArray<readonly [Point, Point]> =>
+  polygon.map((p, i) => [p, polygon[(i + 1) % polygon.length] ?? p] as const);
+
+/** Enclosed area in mm² (shoelace), positive when counter-clockwise. */
+export const signedArea = (polygon: Polygon): number =>
+  pairs(polygon).reduce((sum, [a, b]) => sum + a.x * b.y - b.x * a.y, 0) / 2;
+
+/** Enclosed area in mm², whichever way it runs. */
+export const polygonArea = (polygon: Polygon): number => Math.abs(signedArea(polygon));
+
+/** Length in mm of an open line through the points. */
+export const pathLength = (points: readonly Point[]): number =>
+  points.slice(1).reduce((sum, p, i) => {
+    const q = points[i];
+    return q ? sum + Math.hypot(p.x - q.x, p.y - q.y) : sum;
+  }, 0);
+
+/** Box around points. Of no points: an empty box at the origin. */
+export const boundsOf = (points: readonly Point[]): Box => {
+  const [first] = points;
+  if (!first) return { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+  return points.reduce<Box>(
+    (box, p) => ({
+      minX: Math.min(box.minX, p.x),
+      minY: Math.min(box.minY, p.y),
+      maxX: Math.max(box.maxX, p.x),
+      maxY: Math.max(box.maxY, p.y),
+    }),
+    { minX: first.x, minY: first.y, maxX: first.x, maxY: first.y },
+  );
+};
+
+/** Points scaled per axis about the origin. */
+export const scalePoints = (points: readonly Point[], by: { x: number; y: number }): Point[] =>
+  points.map(p => ({ x: p.x * by.x, y: p.y * by.y }));

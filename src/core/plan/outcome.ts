@@ -1,0 +1,68 @@
+import type { FormPlan, Gauge } from '../forms/formKind';
+import { finishedMm } from '../quantity';
+import { measuredShrinkage } from '../shrinkage/measuredShrinkage';
+
+/** What was measured when the piece was dry. A reading that was not taken is null. */
+export interface DryMeasures {
+  readonly readings: Readonly<Record<string, number | null>>;
+  readonly grams: number | null;
+  readonly thicknessMm: number | null;
+}
+
+export interface GaugeOutcome {
+  readonly gauge: Gauge;
+  readonly dryMm: number | null;
+  readonly shrinkage: number | null;
+}
+
+export interface Outcome {
+  readonly gauges: readonly GaugeOutcome[];
+  readonly along: number | null;
+  readonly across: number | null;
+  /** Finished area, m², from the planned form and the dry readings. */
+  readonly areaM2: number | null;
+  readonly arealFinished: number | null;
+  /** g/cm³ from grams, area and thickness. */
+  readonly density: number | null;
+  /** Share of the laid wool that is in the dry piece. */
+  readonly keptShare: number | null;
+}
+
+const mean = (values: readonly number[]): number | null =>
+  values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
+
+const present = (values: ReadonlyArray<number | null>): number[] => values.filter(v => v !== null);
+
+const isAlong = (g: Gauge): boolean => g.directionDeg < 22.5 || g.directionDeg > 157.5;
+const isAcross = (g: Gauge): boolean => Math.abs(g.directionDeg - 90) < 22.5;
+
+/**
+ * Plan against result. Directions are the mean of their gauges; the area is the planned one scaled by how each
+ * direction came out; density = grams/(area × thickness). Source: definitions.
+ */
+export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | null): Outcome => {
+  const gauges = form.gauges.map(gauge => {
+    const dryMm = dry.readings[gauge.id] ?? null;
+    return {
+      gauge,
+      dryMm,
+      shrinkage: dryMm === null ? null : measuredShrinkage(gauge.laidMm, finishedMm(dryMm)),
+    };
+  });
+  const of = (which: (g: Gauge) => boolean): GaugeOutcome[] => gauges.filter(o => which(o.gauge));
+  const ratio = (os: readonly GaugeOutcome[]): number | null =>
+    mean(present(os.map(o => (o.dryMm === null ? null : o.dryMm / o.gauge.wantedMm))));
+  const [lengthwise, crosswise] = [ratio(of(isAlong)), ratio(of(isAcross))];
+  const areaM2 =
+    lengthwise === null || crosswise === null ? null : (form.finishedMm2 / 1e6) * lengthwise * crosswise;
+  const areal = areaM2 === null || dry.grams === null ? null : dry.grams / areaM2;
+  return {
+    gauges,
+    along: mean(present(of(isAlong).map(o => o.shrinkage))),
+    across: mean(present(of(isAcross).map(o => o.shrinkage))),
+    areaM2,
+    arealFinished: areal,
+    density: areal === null || dry.thicknessMm === null ? null : areal / (1000 * dry.thicknessMm),
+    keptShare: dry.grams === null || laidGrams === null || laidGrams <= 0 ? null : dry.grams / laidGrams,
+  };
+};

@@ -1,0 +1,81 @@
+import { giveWay, type Holds } from '../chain/giveWay';
+import type { ChainQuantity } from '../chain/quantities';
+import { type FormKind, type Measures } from '../forms/formKind';
+import { formKind } from '../forms/registry';
+import { scaleMeasures } from '../forms/scaleMeasures';
+import { chainContext, keptValues, nominalSize } from './chainOfPlan';
+import { makePlan } from './makePlan';
+import type { PlanInput } from './planInput';
+
+const add = (holds: Holds, link: ChainQuantity): Holds =>
+  holds.pinned.includes(link) || holds.given.includes(link)
+    ? holds
+    : { pinned: holds.pinned, given: [...holds.given, link] };
+
+/** The figure of a link written into its place in the plan. */
+const write = (kind: FormKind, input: PlanInput, link: ChainQuantity, value: number): PlanInput => {
+  if (link === 'size')
+    return {
+      ...input,
+      form: {
+        ...input.form,
+        measures: scaleMeasures(kind, input.form.measures, value / nominalSize(kind, input)),
+      },
+    };
+  if (link === 'shrinkage') {
+    const ratio = input.shrinkage.along > 0 ? input.shrinkage.across / input.shrinkage.along : 1;
+    return { ...input, shrinkage: { along: value, across: value * ratio } };
+  }
+  return { ...input, chain: { ...input.chain, [link]: value } };
+};
+
+const hold = (kind: FormKind, input: PlanInput, link: ChainQuantity): PlanInput => {
+  const holds = giveWay(add(input, link), link, { values: keptValues(kind, input), ctx: chainContext(kind, input) });
+  return { ...input, pinned: holds.pinned, given: holds.given };
+};
+
+/** Links that followed are written down first, so that what is drawn is what is kept when another link gives way. */
+const settle = (kind: FormKind, input: PlanInput): PlanInput => {
+  const plan = makePlan(input);
+  if (!plan.ok || plan.value.solution.status !== 'solved') return input;
+  const { size, shrinkage, ...rest } = plan.value.solution.values;
+  return write(kind, write(kind, { ...input, chain: rest }, 'size', size), 'shrinkage', shrinkage);
+};
+
+const withKind = (input: PlanInput, change: (kind: FormKind) => PlanInput): PlanInput => {
+  const kind = formKind(input.form.kind);
+  return kind.ok ? change(kind.value) : input;
+};
+
+/** Sets one link of the chain: it is now given, and one lightly held link gives way. */
+export const setLink = (input: PlanInput, link: ChainQuantity, value: number): PlanInput =>
+  withKind(input, kind => hold(kind, write(kind, settle(kind, input), link, value), link));
+
+/** Sets a measure of the form; the size is now given. */
+export const setMeasure = (input: PlanInput, id: string, value: number): PlanInput =>
+  withKind(input, kind => {
+    const settled = settle(kind, input);
+    const measures: Measures = { ...settled.form.measures, [id]: value };
+    return hold(kind, { ...settled, form: { ...settled.form, measures } }, 'size');
+  });
+
+/** Sets the shrinkage of one axis; the shrinkage is now given. The other axis stays as it is. */
+export const setAxisShrinkage = (input: PlanInput, axis: 'along' | 'across', value: number): PlanInput =>
+  withKind(input, kind => {
+    const settled = settle(kind, input);
+    return hold(kind, { ...settled, shrinkage: { ...settled.shrinkage, [axis]: value } }, 'shrinkage');
+  });
+
+/** Pins a link at the figure it has now, or lets a pin go so that it may give way again. */
+export const togglePin = (input: PlanInput, link: ChainQuantity): PlanInput =>
+  withKind(input, kind => {
+    if (input.pinned.includes(link))
+      return { ...input, pinned: input.pinned.filter(l => l !== link), given: [...input.given, link] };
+    const settled = settle(kind, input);
+    const firm = {
+      ...settled,
+      pinned: [...settled.pinned, link],
+      given: settled.given.filter(l => l !== link),
+    };
+    return hold(kind, firm, link);
+  });

@@ -1,0 +1,20 @@
+/** Every tolerance of the core, in one place, each with its unit and why. */
+
+/** Relative size of a disagreement between pins below which they are taken to agree: a tape reads 1 mm in 500. */
+export const PIN_AGREEMENT = 0.005;
+/** A root is found when the residual, or the bracket relative to its middle, is this small: far below a scale or tape. */
+export const ROOT_RELATIVE = 1e-10;
+/** An area found by the polygon library is known to about this share; no root is sought beyond it. */
+export const AREA_RELATIVE = 1e-6;
+/** Largest shrinkage the solver looks for. */
+export const MAX_SHRINKAGE = 0.95;
+/** Arc tolerance of offsets, mm: far below what a pen on plastic can follow. */
+export const OFFSET_ARC_MM = 0.01;
+/** Decimal places of a millimetre kept by the polygon library. */
+export const OFFSET_DECIMALS = 4;
+/** A gauge within this share of the wanted length counts as there (common practice: 3 %). */
+export const SIZE_TOLERANCE = 0.03;
+/** Two directions whose progress differs by more than this are called lopsided (common practice). */
+export const LOPSIDED_PROGRESS = 0.12;
+/** A reading that is this much longer than the one before is questioned (common practice). */
+export const GREW_QUESTION = 0.03;

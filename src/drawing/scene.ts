@@ -1,0 +1,101 @@
+import type { FormPlan, Gauge } from '../core/forms/formKind';
+import { boundsOf, type Box, type Point, scalePoints } from '../core/outline/polygon';
+import { turnFor } from './orient';
+
+/** What a line on the table stands for. Its look is one and the same in every view, print and export. */
+export type Role = 'laid' | 'now' | 'wanted' | 'wool' | 'fold' | 'mouth' | 'gauge' | 'cut';
+
+export interface Shape {
+  readonly role: Role;
+  readonly points: readonly Point[];
+  readonly closed: boolean;
+}
+
+export interface Mark {
+  readonly gauge: Gauge;
+  readonly from: Point;
+  readonly to: Point;
+}
+
+/** A handle on the table: what it changes, where it is, which way it pulls, and the change per mm. */
+export interface Grip {
+  readonly target: string;
+  readonly at: Point;
+  readonly towards: Point;
+  readonly rate: number;
+}
+
+/** A piece drawn in mm on the table: x right, y down, the piece's middle at 0,0. */
+export interface Scene {
+  readonly shapes: readonly Shape[];
+  readonly marks: readonly Mark[];
+  readonly grips: readonly Grip[];
+  readonly box: Box;
+}
+
+const mouths = (form: FormPlan): Shape[] =>
+  form.laid.points.flatMap((a, i) => {
+    const b = form.laid.points[(i + 1) % form.laid.points.length];
+    return form.laid.open[i] && b ? [{ role: 'mouth' as const, points: [a, b], closed: false }] : [];
+  });
+
+/** Grips on the laid outline: dragging them changes the shrinkage of that direction, and the fold-over. */
+const layingGrips = (form: FormPlan, foldOverMm: number): Grip[] => {
+  const laid = boundsOf(form.laid.points);
+  const finished = boundsOf(form.finished);
+  const grips: Grip[] = [];
+  const along = { laid: laid.maxX - laid.minX, finished: finished.maxX - finished.minX };
+  const across = { laid: laid.maxY - laid.minY, finished: finished.maxY - finished.minY };
+  // s = 1 − finished/laid, so ds = finished/laid² · d(laid); the drawing grows at both ends.
+  grips.push({
+    target: 'shrinkage.along',
+    at: { x: laid.minX, y: 0 },
+    towards: { x: -1, y: 0 },
+    rate: (2 * along.finished) / along.laid ** 2,
+  });
+  grips.push({
+    target: 'shrinkage.across',
+    at: { x: 0, y: laid.minY },
+    towards: { x: 0, y: -1 },
+    rate: (2 * across.finished) / across.laid ** 2,
+  });
+  if (form.outlineIs === 'resist')
+    grips.push({ target: 'foldOver', at: { x: laid.minX * 0.5, y: laid.minY - foldOverMm }, towards: { x: 0, y: -1 }, rate: 1 });
+  return grips;
+};
+
+/**
+ * The scene of a piece.
+ * @param now present length as a share of the laid one, per direction; left out before it is measured
+ */
+export const pieceScene = (
+  form: FormPlan,
+  options: { readonly foldOverMm: number; readonly now?: { readonly along: number; readonly across: number } },
+): Scene => {
+  const turn = turnFor(form.alongOnTable);
+  const shapes: Shape[] = [];
+  const wool = form.faces[0]?.wool ?? [];
+  if (form.outlineIs === 'resist' && options.foldOverMm > 0)
+    for (const points of wool) shapes.push({ role: 'wool', points, closed: true });
+  shapes.push({ role: 'laid', points: form.laid.points, closed: true });
+  shapes.push(...mouths(form));
+  for (const cut of form.cuts) shapes.push({ role: 'cut', points: cut.line, closed: false });
+  if (options.now)
+    shapes.push({
+      role: 'now',
+      points: scalePoints(form.laid.points, { x: options.now.along, y: options.now.across }),
+      closed: true,
+    });
+  shapes.push({ role: 'wanted', points: form.finished, closed: true });
+  const turned = shapes.map(s => ({ ...s, points: s.points.map(turn) }));
+  const grips = [
+    ...form.handles.map(h => ({ target: h.measure, at: h.at, towards: h.towards, rate: h.rate })),
+    ...layingGrips(form, options.foldOverMm),
+  ];
+  return {
+    shapes: turned,
+    marks: form.gauges.map(gauge => ({ gauge, from: turn(gauge.from), to: turn(gauge.to) })),
+    grips: grips.map(g => ({ ...g, at: turn(g.at), towards: turn(g.towards) })),
+    box: boundsOf(turned.flatMap(s => s.points)),
+  };
+};

@@ -1,0 +1,125 @@
+import { formKind, checkMeasures } from '../core/forms/registry';
+import { type Issue, issue } from '../core/issues';
+import { err, ok, type Result } from '../core/result';
+import { type Entry, entrySpec } from '../records/entry';
+import { loadRecord, type RecordSpec } from '../records/migrate';
+import { type Piece, pieceSpec } from '../records/piece';
+import type { Snapshot } from '../records/snapshot';
+import { type Wool, woolSpec } from '../records/wool';
+
+/** Name and version that stand at the head of every file. */
+export const FILE_FORMAT = 'jorrit-workshop';
+export const FILE_VERSION = 1;
+/** Far above any workshop; guards against opening a film by mistake. */
+const LARGEST_CHARS = 100_000_000;
+
+const byId = <T extends { readonly id: string }>(records: readonly T[]): T[] =>
+  records.toSorted((a, b) => (a.id < b.id ? -1 : 1));
+
+/** The workshop as text: JSON, indented, records sorted by id so that two exports of the same data are the same. */
+export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): string =>
+  `${JSON.stringify(
+    {
+      format: FILE_FORMAT,
+      fileVersion: FILE_VERSION,
+      exportedAt,
+      pieces: byId(snapshot.pieces),
+      wools: byId(snapshot.wools),
+      entries: snapshot.entries.toSorted((a, b) => (a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1)),
+    },
+    null,
+    1,
+  )}\n`;
+
+/** One piece with its log and its wool. */
+export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
+  const pieces = snapshot.pieces.filter(p => p.id === pieceId);
+  return {
+    pieces,
+    wools: snapshot.wools.filter(w => pieces.some(p => p.woolId === w.id)),
+    entries: snapshot.entries.filter(e => e.pieceId === pieceId),
+  };
+};
+
+const list = <T>(
+  spec: RecordSpec<T>,
+  raw: unknown,
+  path: string,
+): { records: T[]; issues: Issue[] } => {
+  if (!Array.isArray(raw)) return { records: [], issues: [issue('FILE_INVALID', path, { detail: 'A list is expected.' })] };
+  const loaded = raw.map((record: unknown, i) => loadRecord(spec, record, `${path}[${i}]`));
+  return {
+    records: loaded.flatMap(l => (l.status === 'ok' ? [l.value] : [])),
+    issues: loaded.flatMap(l => (l.status === 'ok' ? [] : l.issues)),
+  };
+};
+
+const twice = (records: ReadonlyArray<{ readonly id: string }>, path: string): Issue[] => {
+  const seen = new Set<string>();
+  return records.flatMap((r, i) => {
+    if (seen.has(r.id)) return [issue('FILE_INVALID', `${path}[${i}].id`, { got: r.id, detail: 'This name is used twice.' })];
+    seen.add(r.id);
+    return [];
+  });
+};
+
+const formIssues = (pieces: readonly Piece[]): Issue[] =>
+  pieces.flatMap((piece, i) => {
+    const kind = formKind(piece.plan.form.kind);
+    const checked = kind.ok ? checkMeasures(kind.value, piece.plan.form.measures) : kind;
+    return checked.ok ? [] : checked.issues.map(it => ({ ...it, path: `pieces[${i}].${it.path}` }));
+  });
+
+const linkIssues = (pieces: readonly Piece[], wools: readonly Wool[], entries: readonly Entry[]): Issue[] => {
+  const known = new Set(pieces.map(p => p.id));
+  const shelf = new Set(wools.map(w => w.id));
+  return [
+    ...entries.flatMap((e, i) =>
+      known.has(e.pieceId) ? [] : [issue('FILE_INVALID', `entries[${i}].pieceId`, { got: e.pieceId, detail: 'No such piece in this file.' })],
+    ),
+    ...pieces.flatMap((p, i) =>
+      p.woolId === null || shelf.has(p.woolId)
+        ? []
+        : [issue('FILE_INVALID', `pieces[${i}].woolId`, { got: p.woolId, detail: 'No such wool in this file.' })],
+    ),
+  ];
+};
+
+const parseJson = (text: string): Result<Record<string, unknown>> => {
+  try {
+    const raw: unknown = JSON.parse(text);
+    return typeof raw === 'object' && raw !== null && !Array.isArray(raw)
+      ? ok(raw as Record<string, unknown>)
+      : err(issue('FILE_INVALID', '', { detail: 'A workshop is expected.' }));
+  } catch (error) {
+    return err(issue('FILE_NOT_JSON', '', { detail: error instanceof Error ? `${error.message}.` : '' }));
+  }
+};
+
+/**
+ * Reads a workshop file. Either all of it is good, or nothing is taken and every issue names its place.
+ * Fails with FILE_TOO_LARGE, FILE_NOT_JSON, FILE_INVALID, RECORD_NEWER, UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE.
+ */
+export const readWorkshopFile = (text: string): Result<Snapshot> => {
+  if (text.length > LARGEST_CHARS) return err(issue('FILE_TOO_LARGE', '', { got: `${text.length} characters` }));
+  const json = parseJson(text);
+  if (!json.ok) return json;
+  const { format, fileVersion } = json.value;
+  if (format !== FILE_FORMAT) return err(issue('FILE_INVALID', 'format', { got: format, detail: `“${FILE_FORMAT}” is expected.` }));
+  if (typeof fileVersion !== 'number') return err(issue('FILE_INVALID', 'fileVersion', { got: fileVersion }));
+  if (fileVersion > FILE_VERSION) return err(issue('RECORD_NEWER', 'fileVersion', { got: fileVersion }));
+  const pieces = list(pieceSpec, json.value['pieces'], 'pieces');
+  const wools = list(woolSpec, json.value['wools'], 'wools');
+  const entries = list(entrySpec, json.value['entries'], 'entries');
+  const shapes = [...pieces.issues, ...wools.issues, ...entries.issues];
+  if (shapes.length > 0) return err(...shapes);
+  const sense = [
+    ...twice(pieces.records, 'pieces'),
+    ...twice(wools.records, 'wools'),
+    ...twice(entries.records, 'entries'),
+    ...formIssues(pieces.records),
+    ...linkIssues(pieces.records, wools.records, entries.records),
+  ];
+  if (sense.length > 0) return err(...sense);
+  return ok({ pieces: pieces.records, wools: wools.records, entries: entries.records });
+};

@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { type Act, CUSHIONS, PRESSURES } from '../core/cycles/entry';
+import { Id, IsoTime, Reading } from './common';
+import type { Migration, RecordSpec } from './migrate';
+
+const Face = z.number().int().min(1).max(20);
+const Count = z.number().int().min(1).max(1_000_000);
+
+const ActSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('wet'), face: Face, water: z.enum(['warm', 'hot']) }),
+  z.object({ kind: z.literal('rub'), face: Face, count: Count }),
+  z.object({
+    kind: z.literal('roll'),
+    face: Face,
+    directionDeg: z.literal([0, 45, 90, 135]),
+    rolls: Count,
+    cushion: z.enum(CUSHIONS),
+    pressure: z.enum(PRESSURES),
+  }),
+  z.object({ kind: z.literal('throw'), count: Count }),
+  z.object({ kind: z.literal('shock'), rounds: Count }),
+  z.object({ kind: z.literal('measure'), readings: z.record(z.string().max(16), Reading) }),
+  z.object({ kind: z.literal('pinch'), grade: z.literal([0, 1, 2, 3]) }),
+  z.object({ kind: z.literal('note'), text: z.string().min(1).max(2000) }),
+  z.object({ kind: z.literal('undo'), of: Id }),
+]);
+
+const EntrySchema = z.object({
+  kind: z.literal('entry'),
+  version: z.literal(1),
+  id: Id,
+  pieceId: Id,
+  /** Place in the log of its piece, from 1. */
+  seq: z.number().int().min(1),
+  at: IsoTime,
+  act: ActSchema,
+});
+
+/** One entry of a piece's log. Appended, never changed. */
+export type Entry = z.infer<typeof EntrySchema>;
+
+export const ENTRY_MIGRATIONS: readonly Migration[] = [];
+export const entrySpec: RecordSpec<Entry> = { kind: 'entry', schema: EntrySchema, migrations: ENTRY_MIGRATIONS };

@@ -1,0 +1,10 @@
+import type { Entry } from './entry';
+import type { Piece } from './piece';
+import type { Wool } from './wool';
+
+/** All that a workshop, or one piece with what belongs to it, consists of. */
+export interface Snapshot {
+  readonly pieces: readonly Piece[];
+  readonly wools: readonly Wool[];
+  readonly entries: readonly Entry[];
+}

@@ -1,0 +1,174 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import { type Issue } from '../core/issues';
+import { type Entry, entrySpec } from '../records/entry';
+import { loadRecord, type RecordSpec } from '../records/migrate';
+import { type Piece, pieceSpec } from '../records/piece';
+import { DEFAULT_SETTINGS, settingsSpec } from '../records/settings';
+import { type Wool, woolSpec } from '../records/wool';
+import { listeners } from './listeners';
+import { mergePlan } from './mergePlan';
+import type { Store, StoreChange } from './store';
+import { touched } from './touched';
+
+/** Raw records as the browser holds them: they are checked and brought up to date each time they are read. */
+interface Schema extends DBSchema {
+  pieces: { key: string; value: unknown };
+  wools: { key: string; value: unknown };
+  entries: { key: string; value: unknown; indexes: { pieceId: string } };
+  settings: { key: string; value: unknown };
+}
+
+const DB_VERSION = 1;
+const STORES = ['pieces', 'wools', 'entries', 'settings'] as const;
+type StoreName = (typeof STORES)[number];
+
+const open = (name: string, onOutdated: () => void): Promise<IDBPDatabase<Schema>> =>
+  openDB<Schema>(name, DB_VERSION, {
+    upgrade: db => {
+      db.createObjectStore('pieces', { keyPath: 'id' });
+      db.createObjectStore('wools', { keyPath: 'id' });
+      db.createObjectStore('entries', { keyPath: 'id' }).createIndex('pieceId', 'pieceId');
+      db.createObjectStore('settings');
+    },
+    blocking: (_current, _blocked, event) => {
+      // A newer tab wants to change the shape of the data: this older one steps aside and never writes again.
+      (event.target as IDBDatabase).close();
+      onOutdated();
+    },
+  });
+
+/** A sample wool that a felter's own piece uses stays when the sample is cleared. */
+const goesWithSample = (wool: Wool, staying: readonly Piece[]): boolean =>
+  wool.sample && !staying.some(p => p.woolId === wool.id);
+
+/**
+ * The store in the browser's own database. Writes ask for strict durability: an acknowledged entry survives the tab.
+ * @param onOutdated told when a newer version of the program has taken the data over in another tab
+ */
+export const idbStore = async (options: {
+  readonly name: string;
+  readonly clock: () => string;
+  readonly onOutdated?: () => void;
+}): Promise<Store> => {
+  const { clock } = options;
+  const db = await open(options.name, options.onOutdated ?? (() => undefined));
+  const { subscribe, tell: tellHere } = listeners();
+  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${options.name}-changes`);
+  if (channel) channel.onmessage = (event: MessageEvent<StoreChange>) => tellHere(event.data);
+  const tell = (change: StoreChange): void => {
+    tellHere(change);
+    channel?.postMessage(change);
+  };
+  const problems = new Map<string, Issue>();
+
+  const good = <T>(spec: RecordSpec<T>, raw: readonly unknown[]): T[] =>
+    raw.flatMap((record, i) => {
+      const loaded = loadRecord(spec, record, `${spec.kind}[${i}]`);
+      if (loaded.status === 'ok') return [loaded.value];
+      for (const it of loaded.issues) problems.set(it.path, it);
+      return [];
+    });
+  const one = <T>(spec: RecordSpec<T>, raw: unknown): T | null => (raw === undefined ? null : (good(spec, [raw])[0] ?? null));
+  const write = (stores: readonly StoreName[]) => db.transaction(stores, 'readwrite', { durability: 'strict' });
+
+  const add = async (store: 'pieces' | 'wools', record: Piece | Wool): Promise<void> => {
+    const tx = write([store]);
+    await Promise.all([tx.objectStore(store).put(record), tx.done]);
+    tell({ what: store, ...(store === 'pieces' ? { pieceId: record.id } : {}) });
+  };
+  const update = async <T extends Piece | Wool>(
+    store: 'pieces' | 'wools',
+    spec: RecordSpec<T>,
+    { id, change }: { id: string; change: (record: T) => T },
+  ): Promise<T | null> => {
+    const tx = write([store]);
+    const before = one(spec, await tx.objectStore(store).get(id));
+    const after = before === null ? null : touched(before, change(before), clock());
+    if (after !== null && after !== before) await tx.objectStore(store).put(after);
+    await tx.done;
+    if (after !== before) tell({ what: store, ...(store === 'pieces' ? { pieceId: id } : {}) });
+    return after;
+  };
+  const inLogOrder = (entries: Entry[]): Entry[] => entries.toSorted((a, b) => a.seq - b.seq || a.id.localeCompare(b.id));
+
+  return {
+    pieces: async () => good(pieceSpec, await db.getAll('pieces')),
+    piece: async id => one(pieceSpec, await db.get('pieces', id)),
+    addPiece: piece => add('pieces', piece),
+    updatePiece: (id, change) => update('pieces', pieceSpec, { id, change }),
+    wools: async () => good(woolSpec, await db.getAll('wools')),
+    addWool: wool => add('wools', wool),
+    updateWool: (id, change) => update('wools', woolSpec, { id, change }),
+    entries: async pieceId => inLogOrder(good(entrySpec, await db.getAllFromIndex('entries', 'pieceId', pieceId))),
+    append: async fresh => {
+      const tx = write(['entries']);
+      const store = tx.objectStore('entries');
+      const known = one(entrySpec, await store.get(fresh.id));
+      const log = known ? [] : good(entrySpec, await store.index('pieceId').getAll(fresh.pieceId));
+      const last = log.reduce((most, e) => Math.max(most, e.seq), 0);
+      const entry: Entry = known ?? { kind: 'entry', version: 1, seq: last + 1, ...fresh };
+      if (!known) await store.add(entry);
+      await tx.done;
+      tell({ what: 'entries', pieceId: fresh.pieceId });
+      return entry;
+    },
+    settings: async () => one(settingsSpec, await db.get('settings', 'settings')) ?? DEFAULT_SETTINGS,
+    updateSettings: async change => {
+      const tx = write(['settings']);
+      const after = change(one(settingsSpec, await tx.objectStore('settings').get('settings')) ?? DEFAULT_SETTINGS);
+      await tx.objectStore('settings').put(after, 'settings');
+      await tx.done;
+      tell({ what: 'settings' });
+      return after;
+    },
+    snapshot: async () => {
+      const tx = db.transaction(['pieces', 'wools', 'entries']);
+      const [pieces, wools, entries] = await Promise.all([
+        tx.objectStore('pieces').getAll(),
+        tx.objectStore('wools').getAll(),
+        tx.objectStore('entries').getAll(),
+      ]);
+      return { pieces: good(pieceSpec, pieces), wools: good(woolSpec, wools), entries: good(entrySpec, entries) };
+    },
+    merge: async incoming => {
+      const tx = write(['pieces', 'wools', 'entries']);
+      const [pieces, wools, entries] = [tx.objectStore('pieces'), tx.objectStore('wools'), tx.objectStore('entries')];
+      const have = {
+        pieces: good(pieceSpec, await pieces.getAll()),
+        wools: good(woolSpec, await wools.getAll()),
+        entries: good(entrySpec, await entries.getAll()),
+      };
+      const plan = mergePlan(have, incoming);
+      await Promise.all([
+        ...plan.write.pieces.map(p => pieces.put(p)),
+        ...plan.write.wools.map(w => wools.put(w)),
+        ...plan.write.entries.map(e => entries.put(e)),
+      ]);
+      await tx.done;
+      tell({ what: 'all' });
+      return plan.report;
+    },
+    clear: async which => {
+      const tx = write(['pieces', 'wools', 'entries']);
+      const pieces = good(pieceSpec, await tx.objectStore('pieces').getAll());
+      const going = pieces.filter(p => which === 'all' || p.sample);
+      const staying = pieces.filter(p => !going.includes(p));
+      const wools = good(woolSpec, await tx.objectStore('wools').getAll());
+      const entries = tx.objectStore('entries');
+      for (const p of going) {
+        await tx.objectStore('pieces').delete(p.id);
+        for (const key of await entries.index('pieceId').getAllKeys(p.id)) await entries.delete(key);
+      }
+      for (const w of wools)
+        if (which === 'all' || goesWithSample(w, staying)) await tx.objectStore('wools').delete(w.id);
+      await tx.done;
+      tell({ what: 'all' });
+    },
+    subscribe,
+    problems: () => [...problems.values()],
+    close: () => {
+      channel?.close();
+      db.close();
+    },
+  };
+};

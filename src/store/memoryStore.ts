@@ -1,0 +1,92 @@
+import type { Entry } from '../records/entry';
+import type { Piece } from '../records/piece';
+import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
+import type { Wool } from '../records/wool';
+import { listeners } from './listeners';
+import { mergePlan } from './mergePlan';
+import type { Store } from './store';
+import { touched } from './touched';
+
+/** A store that lives as long as the page: for tests, and where the browser keeps nothing. */
+export const memoryStore = (clock: () => string): Store => {
+  const pieces = new Map<string, Piece>();
+  const wools = new Map<string, Wool>();
+  const entries = new Map<string, Entry>();
+  let settings: Settings = DEFAULT_SETTINGS;
+  const { subscribe, tell } = listeners();
+
+  const update = <T extends Piece | Wool>(map: Map<string, T>, id: string, change: (r: T) => T): T | null => {
+    const before = map.get(id);
+    if (!before) return null;
+    const after = touched(before, change(before), clock());
+    map.set(id, after);
+    return after;
+  };
+  const snapshot = () => ({
+    pieces: [...pieces.values()],
+    wools: [...wools.values()],
+    entries: [...entries.values()],
+  });
+  const logOf = (pieceId: string): Entry[] =>
+    [...entries.values()].filter(e => e.pieceId === pieceId).toSorted((a, b) => a.seq - b.seq);
+
+  return {
+    pieces: async () => [...pieces.values()],
+    piece: async id => pieces.get(id) ?? null,
+    addPiece: async piece => {
+      pieces.set(piece.id, piece);
+      tell({ what: 'pieces', pieceId: piece.id });
+    },
+    updatePiece: async (id, change) => {
+      const after = update(pieces, id, change);
+      tell({ what: 'pieces', pieceId: id });
+      return after;
+    },
+    wools: async () => [...wools.values()],
+    addWool: async wool => {
+      wools.set(wool.id, wool);
+      tell({ what: 'wools' });
+    },
+    updateWool: async (id, change) => {
+      const after = update(wools, id, change);
+      tell({ what: 'wools' });
+      return after;
+    },
+    entries: async pieceId => logOf(pieceId),
+    append: async fresh => {
+      const known = entries.get(fresh.id);
+      if (known) return known;
+      const seq = (logOf(fresh.pieceId).at(-1)?.seq ?? 0) + 1;
+      const entry: Entry = { kind: 'entry', version: 1, seq, ...fresh };
+      entries.set(entry.id, entry);
+      tell({ what: 'entries', pieceId: fresh.pieceId });
+      return entry;
+    },
+    settings: async () => settings,
+    updateSettings: async change => {
+      settings = change(settings);
+      tell({ what: 'settings' });
+      return settings;
+    },
+    snapshot: async () => snapshot(),
+    merge: async incoming => {
+      const { write, report } = mergePlan(snapshot(), incoming);
+      for (const p of write.pieces) pieces.set(p.id, p);
+      for (const w of write.wools) wools.set(w.id, w);
+      for (const e of write.entries) entries.set(e.id, e);
+      tell({ what: 'all' });
+      return report;
+    },
+    clear: async which => {
+      const gone = new Set([...pieces.values()].filter(p => which === 'all' || p.sample).map(p => p.id));
+      for (const id of gone) pieces.delete(id);
+      for (const e of entries.values()) if (gone.has(e.pieceId)) entries.delete(e.id);
+      const used = new Set([...pieces.values()].map(p => p.woolId));
+      for (const w of wools.values()) if (which === 'all' || (w.sample && !used.has(w.id))) wools.delete(w.id);
+      tell({ what: 'all' });
+    },
+    subscribe,
+    problems: () => [],
+    close: () => undefined,
+  };
+};

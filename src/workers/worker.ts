@@ -1,0 +1,32 @@
+/// <reference lib="webworker" />
+import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
+import { issue } from '../core/issues';
+import { templatePdf } from '../files/templatePdf';
+import type { Answer, Ask } from './protocol';
+
+const scope = globalThis as unknown as DedicatedWorkerGlobalScope;
+const say = (answer: Answer, transfer: Transferable[] = []): void => scope.postMessage(answer, transfer);
+
+const toBase64 = (buffer: ArrayBuffer): string => {
+  const bytes = new Uint8Array(buffer);
+  let text = '';
+  for (let i = 0; i < bytes.length; i += 0x8000) text += String.fromCharCode(...bytes.subarray(i, i + 0x8000));
+  return btoa(text);
+};
+
+const font = async (): Promise<string> => toBase64(await (await fetch(fontUrl)).arrayBuffer());
+
+const work = async ({ id, ask }: Ask): Promise<void> => {
+  const buffer = templatePdf(ask.template, {
+    paper: ask.paper,
+    fontBase64: await font(),
+    onSheet: (done, of) => say({ id, type: 'progress', done, of }),
+  });
+  say({ id, type: 'done', answer: buffer }, [buffer]);
+};
+
+scope.onmessage = (event: MessageEvent<Ask>) => {
+  work(event.data).catch((error: unknown) =>
+    say({ id: event.data.id, type: 'failed', issue: issue('WORKER_DIED', '', { detail: String(error) }) }),
+  );
+};
