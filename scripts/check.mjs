@@ -2,6 +2,7 @@
 import { install, tool } from './tools.mjs';
 
 install();
+/** @type {ReadonlyArray<readonly [string, string, string[]]>} */
 const steps = [
   ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
   ['lint and rooms', 'oxlint', ['--type-aware', '--deny-warnings']],

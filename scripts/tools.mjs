@@ -26,7 +26,8 @@ const files = path => {
 
 const fingerprint = paths => {
   const hash = createHash('sha256').update(process.version);
-  for (const file of paths.flatMap(p => files(join(root, p))).toSorted()) hash.update(file).update(readFileSync(file));
+  for (const file of paths.flatMap(p => files(join(root, p))).toSorted())
+    hash.update(file).update(readFileSync(file));
   return hash.digest('hex');
 };
 

@@ -42,12 +42,15 @@ export const makeServer = async (root: string): Promise<FastifyInstance> => {
     index: false,
     wildcard: true,
     setHeaders: (reply, path) => {
-      const hashed = path.includes(`${join(root, 'assets')}`);
+      const hashed = path.startsWith(join(root, 'assets'));
       reply.setHeader('cache-control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
     },
   });
   const page = await readFile(join(root, 'index.html'), 'utf8');
-  const sendPage = (reply: { header: (k: string, v: string) => unknown; type: (t: string) => { send: (b: string) => unknown } }): unknown => {
+  const sendPage = (reply: {
+    header: (k: string, v: string) => unknown;
+    type: (t: string) => { send: (b: string) => unknown };
+  }): unknown => {
     const nonce = randomBytes(16).toString('base64');
     reply.header('content-security-policy', policy(nonce));
     reply.header('cache-control', 'no-store');

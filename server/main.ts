@@ -24,6 +24,8 @@ const listen = async (): Promise<string> => {
 };
 
 const address = await listen();
-process.stdout.write(`\nJorrit is ready: ${address}\nIt opens on the sample workshop. Stop it with Ctrl+C.\n`);
+process.stdout.write(
+  `\nJorrit is ready: ${address}\nIt opens on the sample workshop. Stop it with Ctrl+C.\n`,
+);
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.once(signal, () => void app.close().then(() => process.exit(0)));

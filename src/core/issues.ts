@@ -103,11 +103,17 @@ export interface Issue {
   readonly detail?: string;
 }
 
+const asText = (got: unknown): string => (typeof got === 'string' ? got : JSON.stringify(got));
+
 /** Builds an issue. `got` is turned to text so that an issue can be stored and sent between threads. */
-export const issue = (code: IssueCode, path: string, more: { got?: unknown; detail?: string } = {}): Issue => ({
+export const issue = (
+  code: IssueCode,
+  path: string,
+  more: { got?: unknown; detail?: string } = {},
+): Issue => ({
   code,
   path,
-  ...(more.got === undefined ? {} : { got: String(more.got) }),
+  ...(more.got === undefined ? {} : { got: asText(more.got) }),
   ...(more.detail === undefined ? {} : { detail: more.detail }),
 });
 

@@ -20,7 +20,11 @@ const STEPS: Readonly<Record<UnitSystem, { readonly unitMm: number; readonly ste
  * Ticks between two places on the table, in the felter's units, as dense as they stay legible.
  * @param range mm  @param pxPerMm scale of the screen
  */
-export const rulerTicks = (range: { from: number; to: number }, pxPerMm: number, system: UnitSystem): readonly Tick[] => {
+export const rulerTicks = (
+  range: { from: number; to: number },
+  pxPerMm: number,
+  system: UnitSystem,
+): readonly Tick[] => {
   const { unitMm, steps } = STEPS[system];
   const stepFor = (px: number): number => steps.find(s => s * unitMm * pxPerMm >= px) ?? steps.at(-1) ?? 1;
   const fine = stepFor(LEAST_PX);

@@ -60,7 +60,12 @@ const layingGrips = (form: FormPlan, foldOverMm: number): Grip[] => {
     rate: (2 * across.finished) / across.laid ** 2,
   });
   if (form.outlineIs === 'resist')
-    grips.push({ target: 'foldOver', at: { x: laid.minX * 0.5, y: laid.minY - foldOverMm }, towards: { x: 0, y: -1 }, rate: 1 });
+    grips.push({
+      target: 'foldOver',
+      at: { x: laid.minX * 0.5, y: laid.minY - foldOverMm },
+      towards: { x: 0, y: -1 },
+      rate: 1,
+    });
   return grips;
 };
 
@@ -70,7 +75,10 @@ const layingGrips = (form: FormPlan, foldOverMm: number): Grip[] => {
  */
 export const pieceScene = (
   form: FormPlan,
-  options: { readonly foldOverMm: number; readonly now?: { readonly along: number; readonly across: number } },
+  options: {
+    readonly foldOverMm: number;
+    readonly now?: { readonly along: number; readonly across: number };
+  },
 ): Scene => {
   const turn = turnFor(form.alongOnTable);
   const shapes: Shape[] = [];

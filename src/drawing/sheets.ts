@@ -6,6 +6,7 @@ export const PAPERS = {
   letter: { name: 'Letter', width: 215.9, height: 279.4 },
 } as const;
 export type PaperName = keyof typeof PAPERS;
+export const PAPER_NAMES: readonly PaperName[] = ['a4', 'letter'];
 
 /** Printers leave about 5 mm blank; 10 mm is safe (common practice). */
 const MARGIN_MM = 10;
@@ -44,7 +45,8 @@ export interface SheetPlan {
 }
 
 const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
-const rowName = (row: number): string => (row < 26 ? (letters[row] ?? '') : `${letters[Math.floor(row / 26) - 1] ?? ''}${letters[row % 26] ?? ''}`);
+const rowName = (row: number): string =>
+  row < 26 ? (letters[row] ?? '') : `${letters[Math.floor(row / 26) - 1] ?? ''}${letters[row % 26] ?? ''}`;
 
 const count = (length: number, area: number): number =>
   Math.max(1, Math.ceil((length - OVERLAP_MM) / (area - OVERLAP_MM)));
@@ -67,7 +69,12 @@ const planFor = (box: Box, paper: PaperName, landscape: boolean): SheetPlan => {
     const column = i % columns;
     const minX = start.x + column * step.x;
     const minY = start.y + row * step.y;
-    return { name: `${rowName(row)}${column + 1}`, row, column, window: { minX, minY, maxX: minX + area.x, maxY: minY + area.y } };
+    return {
+      name: `${rowName(row)}${column + 1}`,
+      row,
+      column,
+      window: { minX, minY, maxX: minX + area.x, maxY: minY + area.y },
+    };
   });
   return {
     paper,
@@ -107,5 +114,8 @@ export const planSheets = (box: Box, paper: PaperName): SheetPlan => {
 export const marksOn = (sheet: Sheet, marks: readonly JoinMark[]): readonly JoinMark[] =>
   marks.filter(
     ({ at }) =>
-      at.x >= sheet.window.minX && at.x <= sheet.window.maxX && at.y >= sheet.window.minY && at.y <= sheet.window.maxY,
+      at.x >= sheet.window.minX &&
+      at.x <= sheet.window.maxX &&
+      at.y >= sheet.window.minY &&
+      at.y <= sheet.window.maxY,
   );

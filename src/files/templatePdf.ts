@@ -46,7 +46,8 @@ const drawing = (page: Page): void => {
     );
     doc.stroke();
   }
-  for (const w2 of template.words) words(page, w2.text, { x: w2.at.x + dx, y: w2.at.y + dy, sizeMm: w2.sizeMm });
+  for (const w2 of template.words)
+    words(page, w2.text, { x: w2.at.x + dx, y: w2.at.y + dy, sizeMm: w2.sizeMm });
   doc.restoreGraphicsState();
 };
 
@@ -81,7 +82,11 @@ const foot = (page: Page): void => {
   for (let i = 0; i <= 10; i += 1) doc.line(x + i * 10, y - (i % 5 === 0 ? 3 : 1.5), x + i * 10, y);
   words(page, 'This line is 100 mm long. If not, print again at 100 %.', { x, y: y + 4.5, sizeMm: 3 });
   words(page, `${template.title} · ${PAPERS[plan.paper].name}`, { x, y: y + 9, sizeMm: 3 });
-  words(page, `Sheet ${sheet.name} of ${plan.rows} × ${plan.columns}`, { x: x + CHECK_MM + 12, y: y + 1, sizeMm: 5 });
+  words(page, `Sheet ${sheet.name} of ${plan.rows} × ${plan.columns}`, {
+    x: x + CHECK_MM + 12,
+    y: y + 1,
+    sizeMm: 5,
+  });
 };
 
 /**
@@ -91,7 +96,11 @@ const foot = (page: Page): void => {
  */
 export const templatePdf = (
   template: Template,
-  options: { readonly paper: PaperName; readonly fontBase64: string; readonly onSheet?: (done: number, of: number) => void },
+  options: {
+    readonly paper: PaperName;
+    readonly fontBase64: string;
+    readonly onSheet?: (done: number, of: number) => void;
+  },
 ): ArrayBuffer => {
   const plan = planSheets(template.box, options.paper);
   const format: [number, number] = [plan.pageMm.width, plan.pageMm.height];

@@ -22,7 +22,8 @@ export const templateSvg = (template: Template): string => {
     return `<path data-role="${s.role}" d="${svgPathData(s.points, s.closed, 3)}" fill="none" stroke="${look.ink}" stroke-width="${look.weightMm}"${dash}/>`;
   });
   const words = template.words.map(
-    w => `<text x="${round(w.at.x)}" y="${round(w.at.y)}" font-size="${w.sizeMm}" fill="#222">${escape(w.text)}</text>`,
+    w =>
+      `<text x="${round(w.at.x)}" y="${round(w.at.y)}" font-size="${w.sizeMm}" fill="#222">${escape(w.text)}</text>`,
   );
   const rulerY = round(box.maxY + AROUND_MM + 6);
   const x0 = round(box.minX);

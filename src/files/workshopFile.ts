@@ -2,7 +2,7 @@ import { formKind, checkMeasures } from '../core/forms/registry';
 import { type Issue, issue } from '../core/issues';
 import { err, ok, type Result } from '../core/result';
 import { type Entry, entrySpec } from '../records/entry';
-import { loadRecord, type RecordSpec } from '../records/migrate';
+import { isObject, loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
 import { type Wool, woolSpec } from '../records/wool';
@@ -25,7 +25,9 @@ export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): strin
       exportedAt,
       pieces: byId(snapshot.pieces),
       wools: byId(snapshot.wools),
-      entries: snapshot.entries.toSorted((a, b) => (a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1)),
+      entries: snapshot.entries.toSorted((a, b) =>
+        a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1,
+      ),
     },
     null,
     1,
@@ -41,12 +43,9 @@ export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
   };
 };
 
-const list = <T>(
-  spec: RecordSpec<T>,
-  raw: unknown,
-  path: string,
-): { records: T[]; issues: Issue[] } => {
-  if (!Array.isArray(raw)) return { records: [], issues: [issue('FILE_INVALID', path, { detail: 'A list is expected.' })] };
+const list = <T>(spec: RecordSpec<T>, raw: unknown, path: string): { records: T[]; issues: Issue[] } => {
+  if (!Array.isArray(raw))
+    return { records: [], issues: [issue('FILE_INVALID', path, { detail: 'A list is expected.' })] };
   const loaded = raw.map((record: unknown, i) => loadRecord(spec, record, `${path}[${i}]`));
   return {
     records: loaded.flatMap(l => (l.status === 'ok' ? [l.value] : [])),
@@ -57,7 +56,8 @@ const list = <T>(
 const twice = (records: ReadonlyArray<{ readonly id: string }>, path: string): Issue[] => {
   const seen = new Set<string>();
   return records.flatMap((r, i) => {
-    if (seen.has(r.id)) return [issue('FILE_INVALID', `${path}[${i}].id`, { got: r.id, detail: 'This name is used twice.' })];
+    if (seen.has(r.id))
+      return [issue('FILE_INVALID', `${path}[${i}].id`, { got: r.id, detail: 'This name is used twice.' })];
     seen.add(r.id);
     return [];
   });
@@ -75,12 +75,24 @@ const linkIssues = (pieces: readonly Piece[], wools: readonly Wool[], entries: r
   const shelf = new Set(wools.map(w => w.id));
   return [
     ...entries.flatMap((e, i) =>
-      known.has(e.pieceId) ? [] : [issue('FILE_INVALID', `entries[${i}].pieceId`, { got: e.pieceId, detail: 'No such piece in this file.' })],
+      known.has(e.pieceId)
+        ? []
+        : [
+            issue('FILE_INVALID', `entries[${i}].pieceId`, {
+              got: e.pieceId,
+              detail: 'No such piece in this file.',
+            }),
+          ],
     ),
     ...pieces.flatMap((p, i) =>
       p.woolId === null || shelf.has(p.woolId)
         ? []
-        : [issue('FILE_INVALID', `pieces[${i}].woolId`, { got: p.woolId, detail: 'No such wool in this file.' })],
+        : [
+            issue('FILE_INVALID', `pieces[${i}].woolId`, {
+              got: p.woolId,
+              detail: 'No such wool in this file.',
+            }),
+          ],
     ),
   ];
 };
@@ -88,9 +100,7 @@ const linkIssues = (pieces: readonly Piece[], wools: readonly Wool[], entries: r
 const parseJson = (text: string): Result<Record<string, unknown>> => {
   try {
     const raw: unknown = JSON.parse(text);
-    return typeof raw === 'object' && raw !== null && !Array.isArray(raw)
-      ? ok(raw as Record<string, unknown>)
-      : err(issue('FILE_INVALID', '', { detail: 'A workshop is expected.' }));
+    return isObject(raw) ? ok(raw) : err(issue('FILE_INVALID', '', { detail: 'A workshop is expected.' }));
   } catch (error) {
     return err(issue('FILE_NOT_JSON', '', { detail: error instanceof Error ? `${error.message}.` : '' }));
   }
@@ -101,11 +111,13 @@ const parseJson = (text: string): Result<Record<string, unknown>> => {
  * Fails with FILE_TOO_LARGE, FILE_NOT_JSON, FILE_INVALID, RECORD_NEWER, UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE.
  */
 export const readWorkshopFile = (text: string): Result<Snapshot> => {
-  if (text.length > LARGEST_CHARS) return err(issue('FILE_TOO_LARGE', '', { got: `${text.length} characters` }));
+  if (text.length > LARGEST_CHARS)
+    return err(issue('FILE_TOO_LARGE', '', { got: `${text.length} characters` }));
   const json = parseJson(text);
   if (!json.ok) return json;
   const { format, fileVersion } = json.value;
-  if (format !== FILE_FORMAT) return err(issue('FILE_INVALID', 'format', { got: format, detail: `“${FILE_FORMAT}” is expected.` }));
+  if (format !== FILE_FORMAT)
+    return err(issue('FILE_INVALID', 'format', { got: format, detail: `“${FILE_FORMAT}” is expected.` }));
   if (typeof fileVersion !== 'number') return err(issue('FILE_INVALID', 'fileVersion', { got: fileVersion }));
   if (fileVersion > FILE_VERSION) return err(issue('RECORD_NEWER', 'fileVersion', { got: fileVersion }));
   const pieces = list(pieceSpec, json.value['pieces'], 'pieces');

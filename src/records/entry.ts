@@ -40,4 +40,8 @@ const EntrySchema = z.object({
 export type Entry = z.infer<typeof EntrySchema>;
 
 export const ENTRY_MIGRATIONS: readonly Migration[] = [];
-export const entrySpec: RecordSpec<Entry> = { kind: 'entry', schema: EntrySchema, migrations: ENTRY_MIGRATIONS };
+export const entrySpec: RecordSpec<Entry> = {
+  kind: 'entry',
+  schema: EntrySchema,
+  migrations: ENTRY_MIGRATIONS,
+};

@@ -21,16 +21,19 @@ export type Loaded<T> =
   | { readonly status: 'newer' | 'invalid'; readonly issues: readonly Issue[] };
 
 /** Version that this program writes. */
-export const currentVersion = (spec: { migrations: readonly Migration[] }): number => 1 + spec.migrations.length;
+export const currentVersion = (spec: { migrations: readonly Migration[] }): number =>
+  1 + spec.migrations.length;
 
 /** A path as people write it: `pieces[2].plan.form`. */
 export const joinPath = (base: string, path: ReadonlyArray<PropertyKey>): string =>
   path.reduce<string>(
-    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`),
+    (text, key) =>
+      typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`,
     base,
   );
 
-const isObject = (raw: unknown): raw is Record<string, unknown> =>
+/** Whether something read from outside is a plain object. */
+export const isObject = (raw: unknown): raw is Record<string, unknown> =>
   typeof raw === 'object' && raw !== null && !Array.isArray(raw);
 
 /**
@@ -39,17 +42,30 @@ const isObject = (raw: unknown): raw is Record<string, unknown> =>
  */
 export const loadRecord = <T>(spec: RecordSpec<T>, raw: unknown, path: string): Loaded<T> => {
   const invalid = (...issues: Issue[]): Loaded<T> => ({ status: 'invalid', issues });
-  if (!isObject(raw)) return invalid(issue('FILE_INVALID', path, { detail: `A ${spec.kind} is expected here.` }));
+  if (!isObject(raw))
+    return invalid(issue('FILE_INVALID', path, { detail: `A ${spec.kind} is expected here.` }));
   const { version } = raw;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
-    return invalid(issue('FILE_INVALID', joinPath(path, ['version']), { got: version, detail: 'A whole number is expected.' }));
+    return invalid(
+      issue('FILE_INVALID', joinPath(path, ['version']), {
+        got: version,
+        detail: 'A whole number is expected.',
+      }),
+    );
   if (version > currentVersion(spec))
-    return { status: 'newer', issues: [issue('RECORD_NEWER', joinPath(path, ['version']), { got: version })] };
+    return {
+      status: 'newer',
+      issues: [issue('RECORD_NEWER', joinPath(path, ['version']), { got: version })],
+    };
   const record = spec.migrations
     .filter(m => m.version > version)
     .reduce<Record<string, unknown>>((old, m) => ({ ...m.up(old), version: m.version }), raw);
   const parsed = spec.schema.safeParse(record);
   return parsed.success
     ? { status: 'ok', value: parsed.data }
-    : invalid(...parsed.error.issues.map(i => issue('FILE_INVALID', joinPath(path, i.path), { detail: `${i.message}.` })));
+    : invalid(
+        ...parsed.error.issues.map(i =>
+          issue('FILE_INVALID', joinPath(path, i.path), { detail: `${i.message}.` }),
+        ),
+      );
 };

@@ -8,7 +8,7 @@ import type { Migration, RecordSpec } from './migrate';
 const Link = z.enum(CHAIN);
 const Share = z.number().min(0).lt(0.95);
 
-const PlanSchema = z.object({
+const PlanSchema: z.ZodType<PlanInput> = z.object({
   form: z.object({ kind: z.string().max(64), measures: z.record(z.string().max(64), NotNegative) }),
   shrinkage: z.object({ along: Share, across: Share }),
   pinned: z.array(Link),
@@ -51,7 +51,11 @@ const PieceSchema = z.object({
 export type Piece = z.infer<typeof PieceSchema>;
 
 export const PIECE_MIGRATIONS: readonly Migration[] = [];
-export const pieceSpec: RecordSpec<Piece> = { kind: 'piece', schema: PieceSchema, migrations: PIECE_MIGRATIONS };
+export const pieceSpec: RecordSpec<Piece> = {
+  kind: 'piece',
+  schema: PieceSchema,
+  migrations: PIECE_MIGRATIONS,
+};
 
 /** Common practice: a third, equal both ways, until the wool is known. */
 const USUAL_SHRINKAGE = 0.33;
@@ -93,6 +97,6 @@ export const newPiece = (of: {
   notes: '',
   woolId: of.woolId ?? null,
   shrinkageFrom: of.shrinkageFrom ?? 'practice',
-  plan: { ...of.plan, form: { ...of.plan.form, measures: { ...of.plan.form.measures } }, pinned: [...of.plan.pinned], given: [...of.plan.given] },
+  plan: of.plan,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

@@ -24,7 +24,9 @@ export const WOOL_MIGRATIONS: readonly Migration[] = [];
 export const woolSpec: RecordSpec<Wool> = { kind: 'wool', schema: WoolSchema, migrations: WOOL_MIGRATIONS };
 
 /** A new wool. Time and name are passed in. */
-export const newWool = (of: Pick<Wool, 'id' | 'name' | 'fibre' | 'form' | 'colour'> & { readonly now: string }): Wool => {
+export const newWool = (
+  of: Pick<Wool, 'id' | 'name' | 'fibre' | 'form' | 'colour'> & { readonly now: string },
+): Wool => {
   const { now, ...named } = of;
   return {
     kind: 'wool',

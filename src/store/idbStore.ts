@@ -22,20 +22,22 @@ const DB_VERSION = 1;
 const STORES = ['pieces', 'wools', 'entries', 'settings'] as const;
 type StoreName = (typeof STORES)[number];
 
-const open = (name: string, onOutdated: () => void): Promise<IDBPDatabase<Schema>> =>
-  openDB<Schema>(name, DB_VERSION, {
-    upgrade: db => {
-      db.createObjectStore('pieces', { keyPath: 'id' });
-      db.createObjectStore('wools', { keyPath: 'id' });
-      db.createObjectStore('entries', { keyPath: 'id' }).createIndex('pieceId', 'pieceId');
-      db.createObjectStore('settings');
+const open = async (name: string, onOutdated: () => void): Promise<IDBPDatabase<Schema>> => {
+  const db = await openDB<Schema>(name, DB_VERSION, {
+    upgrade: fresh => {
+      fresh.createObjectStore('pieces', { keyPath: 'id' });
+      fresh.createObjectStore('wools', { keyPath: 'id' });
+      fresh.createObjectStore('entries', { keyPath: 'id' }).createIndex('pieceId', 'pieceId');
+      fresh.createObjectStore('settings');
     },
-    blocking: (_current, _blocked, event) => {
+    blocking: () => {
       // A newer tab wants to change the shape of the data: this older one steps aside and never writes again.
-      (event.target as IDBDatabase).close();
+      db.close();
       onOutdated();
     },
   });
+  return db;
+};
 
 /** A sample wool that a felter's own piece uses stays when the sample is cleared. */
 const goesWithSample = (wool: Wool, staying: readonly Piece[]): boolean =>
@@ -53,7 +55,8 @@ export const idbStore = async (options: {
   const { clock } = options;
   const db = await open(options.name, options.onOutdated ?? (() => undefined));
   const { subscribe, tell: tellHere } = listeners();
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${options.name}-changes`);
+  const channel =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`${options.name}-changes`);
   if (channel) channel.onmessage = (event: MessageEvent<StoreChange>) => tellHere(event.data);
   const tell = (change: StoreChange): void => {
     tellHere(change);
@@ -68,8 +71,10 @@ export const idbStore = async (options: {
       for (const it of loaded.issues) problems.set(it.path, it);
       return [];
     });
-  const one = <T>(spec: RecordSpec<T>, raw: unknown): T | null => (raw === undefined ? null : (good(spec, [raw])[0] ?? null));
-  const write = (stores: readonly StoreName[]) => db.transaction(stores, 'readwrite', { durability: 'strict' });
+  const one = <T>(spec: RecordSpec<T>, raw: unknown): T | null =>
+    raw === undefined ? null : (good(spec, [raw])[0] ?? null);
+  const write = (stores: readonly StoreName[]) =>
+    db.transaction(stores, 'readwrite', { durability: 'strict' });
 
   const add = async (store: 'pieces' | 'wools', record: Piece | Wool): Promise<void> => {
     const tx = write([store]);
@@ -89,7 +94,8 @@ export const idbStore = async (options: {
     if (after !== before) tell({ what: store, ...(store === 'pieces' ? { pieceId: id } : {}) });
     return after;
   };
-  const inLogOrder = (entries: Entry[]): Entry[] => entries.toSorted((a, b) => a.seq - b.seq || a.id.localeCompare(b.id));
+  const inLogOrder = (entries: Entry[]): Entry[] =>
+    entries.toSorted((a, b) => a.seq - b.seq || a.id.localeCompare(b.id));
 
   return {
     pieces: async () => good(pieceSpec, await db.getAll('pieces')),
@@ -99,7 +105,8 @@ export const idbStore = async (options: {
     wools: async () => good(woolSpec, await db.getAll('wools')),
     addWool: wool => add('wools', wool),
     updateWool: (id, change) => update('wools', woolSpec, { id, change }),
-    entries: async pieceId => inLogOrder(good(entrySpec, await db.getAllFromIndex('entries', 'pieceId', pieceId))),
+    entries: async pieceId =>
+      inLogOrder(good(entrySpec, await db.getAllFromIndex('entries', 'pieceId', pieceId))),
     append: async fresh => {
       const tx = write(['entries']);
       const store = tx.objectStore('entries');
@@ -115,7 +122,9 @@ export const idbStore = async (options: {
     settings: async () => one(settingsSpec, await db.get('settings', 'settings')) ?? DEFAULT_SETTINGS,
     updateSettings: async change => {
       const tx = write(['settings']);
-      const after = change(one(settingsSpec, await tx.objectStore('settings').get('settings')) ?? DEFAULT_SETTINGS);
+      const after = change(
+        one(settingsSpec, await tx.objectStore('settings').get('settings')) ?? DEFAULT_SETTINGS,
+      );
       await tx.objectStore('settings').put(after, 'settings');
       await tx.done;
       tell({ what: 'settings' });
@@ -128,11 +137,19 @@ export const idbStore = async (options: {
         tx.objectStore('wools').getAll(),
         tx.objectStore('entries').getAll(),
       ]);
-      return { pieces: good(pieceSpec, pieces), wools: good(woolSpec, wools), entries: good(entrySpec, entries) };
+      return {
+        pieces: good(pieceSpec, pieces),
+        wools: good(woolSpec, wools),
+        entries: good(entrySpec, entries),
+      };
     },
     merge: async incoming => {
       const tx = write(['pieces', 'wools', 'entries']);
-      const [pieces, wools, entries] = [tx.objectStore('pieces'), tx.objectStore('wools'), tx.objectStore('entries')];
+      const [pieces, wools, entries] = [
+        tx.objectStore('pieces'),
+        tx.objectStore('wools'),
+        tx.objectStore('entries'),
+      ];
       const have = {
         pieces: good(pieceSpec, await pieces.getAll()),
         wools: good(woolSpec, await wools.getAll()),

@@ -82,7 +82,8 @@ export const memoryStore = (clock: () => string): Store => {
       for (const id of gone) pieces.delete(id);
       for (const e of entries.values()) if (gone.has(e.pieceId)) entries.delete(e.id);
       const used = new Set([...pieces.values()].map(p => p.woolId));
-      for (const w of wools.values()) if (which === 'all' || (w.sample && !used.has(w.id))) wools.delete(w.id);
+      for (const w of wools.values())
+        if (which === 'all' || (w.sample && !used.has(w.id))) wools.delete(w.id);
       tell({ what: 'all' });
     },
     subscribe,

@@ -54,12 +54,20 @@ export const workerClient = (make: () => WorkerLike) => {
   };
 
   return {
-    run: <N extends JobName>(job: N, ask: Jobs[N]['ask'], options: JobOptions = {}): Promise<Result<Jobs[N]['answer']>> =>
+    run: <N extends JobName>(
+      job: N,
+      ask: Jobs[N]['ask'],
+      options: JobOptions = {},
+    ): Promise<Result<Jobs[N]['answer']>> =>
       new Promise(resolve => {
         lastId += 1;
         const id = lastId;
         waiting.set(id, { settle: resolve, onProgress: options.onProgress });
-        options.signal?.addEventListener('abort', () => end(issue('WORKER_DIED', '', { detail: 'Cancelled.' })), { once: true });
+        options.signal?.addEventListener(
+          'abort',
+          () => end(issue('WORKER_DIED', '', { detail: 'Cancelled.' })),
+          { once: true },
+        );
         running().postMessage({ id, job, ask });
       }),
     stop: () => end(issue('WORKER_DIED', '', { detail: 'Stopped.' })),

@@ -4,7 +4,10 @@ import type { Template } from '../drawing/template';
 
 /** Work that is done off the main thread. Types only; both sides read them. */
 export interface Jobs {
-  readonly templatePdf: { readonly ask: { readonly template: Template; readonly paper: PaperName }; readonly answer: ArrayBuffer };
+  readonly templatePdf: {
+    readonly ask: { readonly template: Template; readonly paper: PaperName };
+    readonly answer: ArrayBuffer;
+  };
 }
 export type JobName = keyof Jobs;
 

@@ -1,16 +1,16 @@
-/// <reference lib="webworker" />
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import { issue } from '../core/issues';
 import { templatePdf } from '../files/templatePdf';
 import type { Answer, Ask } from './protocol';
 
-const scope = globalThis as unknown as DedicatedWorkerGlobalScope;
-const say = (answer: Answer, transfer: Transferable[] = []): void => scope.postMessage(answer, transfer);
+const say = (answer: Answer, transfer: Transferable[] = []): void =>
+  globalThis.postMessage(answer, { transfer });
 
 const toBase64 = (buffer: ArrayBuffer): string => {
   const bytes = new Uint8Array(buffer);
   let text = '';
-  for (let i = 0; i < bytes.length; i += 0x8000) text += String.fromCharCode(...bytes.subarray(i, i + 0x8000));
+  for (let i = 0; i < bytes.length; i += 0x8000)
+    text += String.fromCharCode(...bytes.subarray(i, i + 0x8000));
   return btoa(text);
 };
 
@@ -25,8 +25,8 @@ const work = async ({ id, ask }: Ask): Promise<void> => {
   say({ id, type: 'done', answer: buffer }, [buffer]);
 };
 
-scope.onmessage = (event: MessageEvent<Ask>) => {
+globalThis.addEventListener('message', (event: MessageEvent<Ask>) => {
   work(event.data).catch((error: unknown) =>
     say({ id: event.data.id, type: 'failed', issue: issue('WORKER_DIED', '', { detail: String(error) }) }),
   );
-};
+});

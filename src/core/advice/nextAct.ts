@@ -23,7 +23,12 @@ export type Advice = { readonly reason: Reason; readonly about?: GaugeStand } & 
   | { readonly act: 'rub'; readonly face: number; readonly count: number }
   | { readonly act: 'pinch' }
   | { readonly act: 'measure' }
-  | { readonly act: 'roll'; readonly face: number; readonly directionDeg: RollDirection; readonly rolls: number }
+  | {
+      readonly act: 'roll';
+      readonly face: number;
+      readonly directionDeg: RollDirection;
+      readonly rolls: number;
+    }
   | { readonly act: 'throw'; readonly count: number }
   | { readonly act: 'stretch' }
   | { readonly act: 'stop' }
@@ -39,8 +44,7 @@ const NEAR = 0.75;
 
 const within = (s: GaugeStand): boolean => Math.abs(s.nowMm / s.gauge.wantedMm - 1) <= SIZE_TOLERANCE;
 const tooSmall = (s: GaugeStand): boolean => s.nowMm < s.gauge.wantedMm * (1 - SIZE_TOLERANCE);
-const axisOf = (s: GaugeStand): RollDirection =>
-  Math.abs(s.gauge.directionDeg - 90) < 45 ? 90 : 0;
+const axisOf = (s: GaugeStand): RollDirection => (Math.abs(s.gauge.directionDeg - 90) < 45 ? 90 : 0);
 
 const workAt = (state: BenchState, directionDeg: number, face: number): number =>
   state.petals.find(p => p.directionDeg === directionDeg && p.face === face)?.work ?? 0;

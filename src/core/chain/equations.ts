@@ -2,7 +2,7 @@ import { findRoot } from '../numeric/findRoot';
 import { type AxisShrinkage, shrinkage } from '../quantity';
 import { areaKept } from '../shrinkage/areaKept';
 import { AREA_RELATIVE, MAX_SHRINKAGE } from '../tolerances';
-import type { ChainContext, ChainQuantity, PartialChain } from './quantities';
+import { CHAIN, type ChainContext, type ChainQuantity, type PartialChain } from './quantities';
 
 /** One relation of the chain. `residual` is ln(left/right): 0 when it holds, 0.01 when it is 1 % out. */
 export interface Equation {
@@ -20,8 +20,7 @@ export const axisShrinkage = (along: number, acrossRatio: number): AxisShrinkage
 });
 
 /** Largest shrinkage along that keeps both axes within what the solver looks for. */
-export const largestAlong = (acrossRatio: number): number =>
-  MAX_SHRINKAGE / Math.max(1, acrossRatio);
+export const largestAlong = (acrossRatio: number): number => MAX_SHRINKAGE / Math.max(1, acrossRatio);
 
 const at = (values: PartialChain, link: ChainQuantity): number => values[link] ?? Number.NaN;
 
@@ -33,7 +32,7 @@ const equation = (
   solvers: Readonly<Partial<Record<ChainQuantity, Solver>>>,
 ): Equation => ({
   name,
-  links: Object.keys(solvers) as ChainQuantity[],
+  links: CHAIN.filter(link => solvers[link] !== undefined),
   residual,
   solveFor: (unknown, values) => solvers[unknown]?.(values) ?? null,
 });
@@ -46,7 +45,7 @@ type Residual = (v: PartialChain) => number;
 const searchShrinkage =
   (high: number, residual: Residual): Solver =>
   v =>
-    findRoot(shrinkage => residual({ ...v, shrinkage }), { low: 0, high }, AREA_RELATIVE);
+    findRoot(s => residual({ ...v, shrinkage: s }), { low: 0, high }, AREA_RELATIVE);
 
 /** The size at which a residual vanishes, looked for over the logarithm, where the area is nearly straight. */
 const searchSize =
@@ -90,10 +89,8 @@ export const chainEquations = (ctx: ChainContext): readonly Equation[] => {
     }),
     equation('wall', wall, {
       thickness: v => positive(wallThickness(v)),
-      arealLaid: v =>
-        positive((at(v, 'thickness') * 1000 * at(v, 'firmness') * kept(v)) / ctx.keptShare),
-      firmness: v =>
-        positive((ctx.keptShare * at(v, 'arealLaid')) / (kept(v) * 1000 * at(v, 'thickness'))),
+      arealLaid: v => positive((at(v, 'thickness') * 1000 * at(v, 'firmness') * kept(v)) / ctx.keptShare),
+      firmness: v => positive((ctx.keptShare * at(v, 'arealLaid')) / (kept(v) * 1000 * at(v, 'thickness'))),
       shrinkage: searchShrinkage(smax, wall),
     }),
     equation('wool', wool, {

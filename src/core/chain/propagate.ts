@@ -70,7 +70,8 @@ const READABLE = 0.5;
  * Needed where the shrinkage and another link are both unknown, e.g. a resist already cut and the wool that is left.
  */
 const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equation[]): Spread | null => {
-  const spareAt = (s: number): number => carry({ ...pins, shrinkage: s }, equations).spare[0]?.residual ?? Number.NaN;
+  const spareAt = (s: number): number =>
+    carry({ ...pins, shrinkage: s }, equations).spare[0]?.residual ?? Number.NaN;
   const high = largestAlong(ctx.acrossRatio);
   const range = Math.abs(spareAt(high) - spareAt(0));
   if (!Number.isFinite(range)) return null;

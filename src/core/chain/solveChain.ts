@@ -1,5 +1,11 @@
 import { propagate } from './propagate';
-import { CHAIN, type ChainContext, type ChainQuantity, type ChainValues, type PartialChain } from './quantities';
+import {
+  CHAIN,
+  type ChainContext,
+  type ChainQuantity,
+  type ChainValues,
+  type PartialChain,
+} from './quantities';
 
 /** One pin that could give, and the figure at which all the others agree. */
 export interface WayOut {
@@ -20,8 +26,14 @@ export type ChainSolution =
       readonly waysOut: readonly WayOut[];
     };
 
-const full = (values: PartialChain): ChainValues | null =>
-  CHAIN.every(link => values[link] !== undefined) ? (values as ChainValues) : null;
+const full = (values: PartialChain): ChainValues | null => {
+  const { size, shrinkage, laidSize, grams, arealLaid, layers, gramsPerLayer, thickness, firmness } = values;
+  if (size === undefined || shrinkage === undefined || laidSize === undefined || grams === undefined)
+    return null;
+  if (arealLaid === undefined || layers === undefined || gramsPerLayer === undefined) return null;
+  if (thickness === undefined || firmness === undefined) return null;
+  return { size, shrinkage, laidSize, grams, arealLaid, layers, gramsPerLayer, thickness, firmness };
+};
 
 const without = (pins: PartialChain, link: ChainQuantity): PartialChain =>
   Object.fromEntries(CHAIN.filter(l => l !== link && pins[l] !== undefined).map(l => [l, pins[l]]));
@@ -51,7 +63,5 @@ export const solveChain = (pins: PartialChain, ctx: ChainContext): ChainSolution
       waysOut: waysOut(pins, spread.breaks.pins, ctx),
     };
   const values = full(spread.values);
-  return values
-    ? { status: 'solved', values }
-    : { status: 'free', values: spread.values, free: spread.free };
+  return values ? { status: 'solved', values } : { status: 'free', values: spread.values, free: spread.free };
 };

@@ -1,5 +1,4 @@
-import type { LogEntry, PinchGrade, RollDirection } from './entry';
-import { ROLL_DIRECTIONS } from './entry';
+import { type LogEntry, type PinchGrade, ROLL_DIRECTIONS, type RollDirection } from './entry';
 import { rollIntensity } from './intensity';
 import { standing } from './standing';
 
@@ -112,7 +111,9 @@ export const benchState = (log: readonly LogEntry[]): BenchState => {
 };
 
 /** Rolls per direction, all faces together, in the order of the rose. */
-export const rollsByDirection = (state: BenchState): ReadonlyArray<{ directionDeg: RollDirection; rolls: number }> =>
+export const rollsByDirection = (
+  state: BenchState,
+): ReadonlyArray<{ directionDeg: RollDirection; rolls: number }> =>
   ROLL_DIRECTIONS.map(directionDeg => ({
     directionDeg,
     rolls: state.petals.filter(p => p.directionDeg === directionDeg).reduce((sum, p) => sum + p.rolls, 0),

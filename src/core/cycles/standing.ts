@@ -29,7 +29,8 @@ export const nextRedo = (log: readonly LogEntry[]): LogEntry | null => {
   const gone = taken(log);
   for (const entry of ordered.toReversed()) {
     if (entry.act.kind !== 'undo') return null;
-    const ofUndo = ordered.find(e => e.id === (entry.act.kind === 'undo' ? entry.act.of : ''))?.act.kind === 'undo';
+    const ofUndo =
+      ordered.find(e => e.id === (entry.act.kind === 'undo' ? entry.act.of : ''))?.act.kind === 'undo';
     if (!ofUndo && !gone.has(entry.id)) return entry;
   }
   return null;

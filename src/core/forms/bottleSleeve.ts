@@ -42,10 +42,10 @@ export const bottleSleeve: FormKind = {
         alongOnTable: 'up',
         handles: [
           girthHandle('body', s, 1),
-          alongHandle('height', s, 2),
-          alongHandle('shoulder', s, 3),
+          alongHandle('height', s, { at: 2 }),
+          alongHandle('shoulder', s, { at: 3 }),
           girthHandle('neck', s, 3),
-          alongHandle('collar', s, 4),
+          alongHandle('collar', s, { at: 4 }),
         ],
       },
       laying,

@@ -39,9 +39,9 @@ export const cosy: FormKind = {
         alongOnTable: 'down',
         handles: [
           girthHandle('girth', s, CROWN_STATIONS),
-          alongHandle('crown', s, CROWN_STATIONS),
+          alongHandle('crown', s, { at: CROWN_STATIONS }),
           girthHandle('hem', s, CROWN_STATIONS + 1),
-          alongHandle('height', s, CROWN_STATIONS + 1),
+          alongHandle('height', s, { at: CROWN_STATIONS + 1 }),
         ],
       },
       laying,

@@ -120,8 +120,7 @@ export const girthHandle = (measure: string, shape: readonly Station[], index: n
 export const alongHandle = (
   measure: string,
   shape: readonly Station[],
-  index: number,
-  { movesAlone }: { movesAlone: boolean } = { movesAlone: false },
+  { at: index, movesAlone = false }: { readonly at: number; readonly movesAlone?: boolean },
 ): Handle => {
   const s = shape[index] ?? { along: 0, girth: 0 };
   const middle = (shape[0]?.along ?? 0) + span(shape) / 2;

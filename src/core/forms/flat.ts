@@ -13,7 +13,10 @@ export interface FlatShape {
   readonly strip: number;
 }
 
-const gauge = (id: string, line: { name: string; deg: number; laid: number; wanted: number; end: Point }): Gauge => ({
+const gauge = (
+  id: string,
+  line: { name: string; deg: number; laid: number; wanted: number; end: Point },
+): Gauge => ({
   id,
   name: line.name,
   directionDeg: line.deg,

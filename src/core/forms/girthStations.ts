@@ -10,11 +10,8 @@ const indexes = (m: Measures): number[] =>
 const stations = (m: Measures): Station[] =>
   indexes(m).map(i => ({ along: measure(m, `along${i}`), girth: measure(m, `girth${i}`) }));
 
-const spec = (id: string, label: string, hint: string, min: number): MeasureSpec => ({
-  id,
-  label,
-  hint,
-  min,
+const spec = (of: Pick<MeasureSpec, 'id' | 'label' | 'hint' | 'min'>): MeasureSpec => ({
+  ...of,
   max: 5000,
   scales: true,
 });
@@ -28,23 +25,31 @@ export const girthStations: FormKind = {
   reference: m => `along${indexes(m).at(-1) ?? 1}`,
   defaults: {
     along1: 0,
-    girth1: 0,
-    along2: 38,
-    girth2: 240,
-    along3: 60,
-    girth3: 250,
-    along4: 180,
-    girth4: 250,
-    along5: 230,
-    girth5: 120,
-    along6: 270,
-    girth6: 105,
+    girth1: 180,
+    along2: 60,
+    girth2: 270,
+    along3: 150,
+    girth3: 300,
+    along4: 260,
+    girth4: 210,
+    along5: 330,
+    girth5: 260,
   },
   usual: { thicknessMm: 3.5, firmness: 0.22, layers: 3 },
   specs: m =>
     indexes(m).flatMap(i => [
-      spec(`along${i}`, `Place ${i}`, i === 1 ? 'the closed end' : 'along the wall from the closed end', 0),
-      spec(`girth${i}`, `Girth ${i}`, i === 1 ? '0 where it closes to a point' : 'a string once round', i === 1 ? 0 : 1),
+      spec({
+        id: `along${i}`,
+        label: `Place ${i}`,
+        hint: i === 1 ? 'the closed end' : 'along the wall from the closed end',
+        min: 0,
+      }),
+      spec({
+        id: `girth${i}`,
+        label: `Girth ${i}`,
+        hint: i === 1 ? '0 where it closes to a point' : 'a string once round',
+        min: i === 1 ? 0 : 1,
+      }),
     ]),
   objection: m => {
     const s = stations(m);
@@ -59,7 +64,12 @@ export const girthStations: FormKind = {
         stations: s,
         alongOnTable: 'up',
         handles: indexes(m).flatMap((i, at) =>
-          at === 0 ? [] : [girthHandle(`girth${i}`, s, at), alongHandle(`along${i}`, s, at, { movesAlone: at < s.length - 1 })],
+          at === 0
+            ? []
+            : [
+                girthHandle(`girth${i}`, s, at),
+                alongHandle(`along${i}`, s, { at, movesAlone: at < s.length - 1 }),
+              ],
         ),
       },
       laying,

@@ -21,13 +21,18 @@ export const formKind = (kind: string): Result<FormKind> => {
  * @param measures finished mm by measure id
  */
 export const checkMeasures = (kind: FormKind, measures: Measures): Result<Measures> => {
-  const issues: Issue[] = kind.specs({ ...kind.defaults, ...measures }).flatMap(spec => {
+  const issues: Issue[] = kind.specs(measures).flatMap(spec => {
     const path = `plan.form.measures.${spec.id}`;
     const value = measures[spec.id];
     if (value === undefined) return [issue('MEASURE_MISSING', path)];
     return value >= spec.min && value <= spec.max
       ? []
-      : [issue('OUT_OF_RANGE', path, { got: value, detail: `${spec.label}: ${spec.min} to ${spec.max} mm.` })];
+      : [
+          issue('OUT_OF_RANGE', path, {
+            got: value,
+            detail: `${spec.label}: ${spec.min} to ${spec.max} mm.`,
+          }),
+        ];
   });
   const objection = issues.length === 0 ? kind.objection(measures) : null;
   if (objection) issues.push(issue('OUT_OF_RANGE', 'plan.form.measures', { detail: objection }));

@@ -1,11 +1,4 @@
-import {
-  ClipType,
-  EndType,
-  FillRule,
-  JoinType,
-  booleanOpD,
-  inflatePathsD,
-} from 'clipper2-ts';
+import { ClipType, EndType, FillRule, JoinType, booleanOpD, inflatePathsD } from 'clipper2-ts';
 import { OFFSET_ARC_MM, OFFSET_DECIMALS } from '../tolerances';
 import { type Point, type Polygon, signedArea } from './polygon';
 

@@ -11,7 +11,11 @@ export const nominalSize = (kind: FormKind, { form }: PlanInput): number =>
   measure(form.measures, kind.reference(form.measures));
 
 /** The form laid for a size and a shrinkage. */
-export const formAt = (kind: FormKind, input: PlanInput, at: { sizeMm: number; s: AxisShrinkage }): FormPlan =>
+export const formAt = (
+  kind: FormKind,
+  input: PlanInput,
+  at: { sizeMm: number; s: AxisShrinkage },
+): FormPlan =>
   kind.plan(scaleMeasures(kind, input.form.measures, at.sizeMm / nominalSize(kind, input)), {
     factor: { along: shrinkageFactor(at.s.along), across: shrinkageFactor(at.s.across) },
     foldOverMm: mm(input.foldOverMm),

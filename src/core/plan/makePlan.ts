@@ -44,17 +44,20 @@ const warningsOf = (form: FormPlan, values: PartialChain, s: AxisShrinkage): Iss
     warnings.push(issue('DENSITY_BEYOND_FIBRE', 'plan.firmness', { got: firmness.toFixed(2) }));
   for (const axis of ['along', 'across'] as const)
     if (s[axis] < COMMON_SHRINKAGE.least || s[axis] > COMMON_SHRINKAGE.most)
-      warnings.push(issue('SHRINKAGE_UNCOMMON', `plan.shrinkage.${axis}`, { got: `${(100 * s[axis]).toFixed(0)} %` }));
+      warnings.push(
+        issue('SHRINKAGE_UNCOMMON', `plan.shrinkage.${axis}`, { got: `${(100 * s[axis]).toFixed(0)} %` }),
+      );
   if (form.edgeSurplus && form.edgeSurplus.ratio > EDGE_WARNS)
     warnings.push(issue('EDGE_SURPLUS', 'plan.form', { got: form.edgeSurplus.ratio.toFixed(2) }));
   return warnings;
 };
 
+const inRange = (path: string, value: number, range: { min: number; below: number }): Issue[] =>
+  value >= range.min && value < range.below
+    ? []
+    : [issue('OUT_OF_RANGE', path, { got: value, detail: `From ${range.min} to below ${range.below}.` })];
+
 const checkInput = (input: PlanInput): Issue[] => {
-  const inRange = (path: string, value: number, range: { min: number; below: number }): Issue[] =>
-    value >= range.min && value < range.below
-      ? []
-      : [issue('OUT_OF_RANGE', path, { got: value, detail: `From ${range.min} to below ${range.below}.` })];
   return [
     ...inRange('plan.shrinkage.along', input.shrinkage.along, { min: 0, below: 0.95 }),
     ...inRange('plan.shrinkage.across', input.shrinkage.across, { min: 0, below: 0.95 }),
@@ -87,7 +90,7 @@ export const makePlan = (input: PlanInput): Result<Plan> => {
   };
   const sizeMm = orAssume('size', nominalSize(kind.value, input));
   const along = orAssume('shrinkage', input.shrinkage.along);
-  const s = input.shrinkage.along > 0 || along > 0 ? axisShrinkage(along, ctx.acrossRatio) : input.shrinkage as AxisShrinkage;
+  const s = axisShrinkage(along, ctx.acrossRatio);
   const form = formAt(kind.value, input, { sizeMm, s });
   const values: PartialChain = { ...solution.values, size: sizeMm, shrinkage: along };
   const { grams, layers, arealLaid } = values;

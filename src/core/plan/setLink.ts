@@ -1,6 +1,6 @@
 import { giveWay, type Holds } from '../chain/giveWay';
 import type { ChainQuantity } from '../chain/quantities';
-import { type FormKind, type Measures } from '../forms/formKind';
+import type { FormKind, Measures } from '../forms/formKind';
 import { formKind } from '../forms/registry';
 import { scaleMeasures } from '../forms/scaleMeasures';
 import { chainContext, keptValues, nominalSize } from './chainOfPlan';
@@ -13,7 +13,11 @@ const add = (holds: Holds, link: ChainQuantity): Holds =>
     : { pinned: holds.pinned, given: [...holds.given, link] };
 
 /** The figure of a link written into its place in the plan. */
-const write = (kind: FormKind, input: PlanInput, link: ChainQuantity, value: number): PlanInput => {
+const write = (
+  kind: FormKind,
+  input: PlanInput,
+  { link, value }: { readonly link: ChainQuantity; readonly value: number },
+): PlanInput => {
   if (link === 'size')
     return {
       ...input,
@@ -30,7 +34,10 @@ const write = (kind: FormKind, input: PlanInput, link: ChainQuantity, value: num
 };
 
 const hold = (kind: FormKind, input: PlanInput, link: ChainQuantity): PlanInput => {
-  const holds = giveWay(add(input, link), link, { values: keptValues(kind, input), ctx: chainContext(kind, input) });
+  const holds = giveWay(add(input, link), link, {
+    values: keptValues(kind, input),
+    ctx: chainContext(kind, input),
+  });
   return { ...input, pinned: holds.pinned, given: holds.given };
 };
 
@@ -39,7 +46,10 @@ const settle = (kind: FormKind, input: PlanInput): PlanInput => {
   const plan = makePlan(input);
   if (!plan.ok || plan.value.solution.status !== 'solved') return input;
   const { size, shrinkage, ...rest } = plan.value.solution.values;
-  return write(kind, write(kind, { ...input, chain: rest }, 'size', size), 'shrinkage', shrinkage);
+  return write(kind, write(kind, { ...input, chain: rest }, { link: 'size', value: size }), {
+    link: 'shrinkage',
+    value: shrinkage,
+  });
 };
 
 const withKind = (input: PlanInput, change: (kind: FormKind) => PlanInput): PlanInput => {
@@ -49,7 +59,7 @@ const withKind = (input: PlanInput, change: (kind: FormKind) => PlanInput): Plan
 
 /** Sets one link of the chain: it is now given, and one lightly held link gives way. */
 export const setLink = (input: PlanInput, link: ChainQuantity, value: number): PlanInput =>
-  withKind(input, kind => hold(kind, write(kind, settle(kind, input), link, value), link));
+  withKind(input, kind => hold(kind, write(kind, settle(kind, input), { link, value }), link));
 
 /** Sets a measure of the form; the size is now given. */
 export const setMeasure = (input: PlanInput, id: string, value: number): PlanInput =>

@@ -42,8 +42,24 @@ const UNITS: Readonly<Record<Dimension, Readonly<Record<string, Unit>>>> = {
 };
 
 const HOME: Readonly<Record<UnitSystem, Readonly<Record<Dimension, string>>>> = {
-  metric: { length: 'cm', thickness: 'mm', mass: 'g', areal: 'g/m²', density: 'g/cm³', share: '%', count: '' },
-  imperial: { length: 'in', thickness: 'in', mass: 'oz', areal: 'oz/yd²', density: 'g/cm³', share: '%', count: '' },
+  metric: {
+    length: 'cm',
+    thickness: 'mm',
+    mass: 'g',
+    areal: 'g/m²',
+    density: 'g/cm³',
+    share: '%',
+    count: '',
+  },
+  imperial: {
+    length: 'in',
+    thickness: 'in',
+    mass: 'oz',
+    areal: 'oz/yd²',
+    density: 'g/cm³',
+    share: '%',
+    count: '',
+  },
 };
 
 /** The unit that a bare number is taken in. */
@@ -60,7 +76,8 @@ const sizeOf = (dimension: Dimension, name: string): number | null => {
  * @returns mm, g, g/m², g/cm³, a share or a count; null when it cannot be read
  */
 export const parseQuantity = (text: string, dimension: Dimension, system: UnitSystem): number | null => {
-  const feet = dimension === 'length' ? /^(\d+)\s*(?:'|′|ft)\s*([^'′]+?)\s*(?:"|″|in)?$/.exec(text.trim()) : null;
+  const feet =
+    dimension === 'length' ? /^(\d+)\s*(?:'|′|ft)\s*([^'′]+?)\s*(?:"|″|in)?$/.exec(text.trim()) : null;
   if (feet) {
     const inches = parseNumber(feet[2] ?? '');
     return inches === null ? null : (Number(feet[1]) * 12 + inches) * MM_PER_INCH;
@@ -99,28 +116,28 @@ const PLACES: Readonly<Record<string, number>> = {
   '': 0,
 };
 
-/** How finely a figure is shown: as a tape or scale reads it, or to the last place for an exact entry field. */
-export interface Showing {
-  readonly unit: boolean;
-  readonly places?: number;
-}
-
 /**
- * A figure in the unit a felter reads, rounded to what a tape or scale can read: 0.1 cm, 1/8 in, 0.1 g.
- * @example showQuantity(305, 'length', 'imperial') // '12 in'
+ * A figure without its unit, rounded to what a tape or scale can read: 0.1 cm, 1/8 in, 0.1 g.
+ * @param as the units a felter reads, and decimal places when others than usual are wanted
  */
-export const showQuantity = (
+export const showFigure = (
   value: number,
   dimension: Dimension,
-  system: UnitSystem,
-  showing: Showing = { unit: true },
+  as: { readonly units: UnitSystem; readonly places?: number },
 ): string => {
-  const unit = homeUnit(dimension, system);
+  const unit = homeUnit(dimension, as.units);
   const inUnit = value / (UNITS[dimension][unit]?.size ?? 1);
   if (!Number.isFinite(inUnit)) return '—';
-  const figure =
-    unit === 'in' && dimension === 'length'
-      ? inEighths(inUnit)
-      : fixed(inUnit, showing.places ?? (unit === 'in' ? 2 : (PLACES[unit] ?? 1)));
-  return showing.unit && unit !== '' ? `${figure} ${unit}` : figure;
+  if (unit === 'in' && dimension === 'length') return inEighths(inUnit);
+  return fixed(inUnit, as.places ?? (unit === 'in' ? 2 : (PLACES[unit] ?? 1)));
+};
+
+/**
+ * A figure with its unit, in the units a felter reads.
+ * @example showQuantity(305, 'length', 'imperial') // '12 in'
+ */
+export const showQuantity = (value: number, dimension: Dimension, units: UnitSystem): string => {
+  const unit = homeUnit(dimension, units);
+  const figure = showFigure(value, dimension, { units });
+  return unit === '' || figure === '—' ? figure : `${figure} ${unit}`;
 };

@@ -24,7 +24,13 @@ const spread = (values: readonly number[]): Spread => ({
 export const experience = (
   results: ReadonlyArray<{ readonly along: number | null; readonly across: number | null }>,
 ): Experience | null => {
-  const both = results.flatMap(r => (r.along === null || r.across === null ? [] : [{ along: r.along, across: r.across }]));
+  const both = results.flatMap(r =>
+    r.along === null || r.across === null ? [] : [{ along: r.along, across: r.across }],
+  );
   if (both.length === 0) return null;
-  return { pieces: both.length, along: spread(both.map(r => r.along)), across: spread(both.map(r => r.across)) };
+  return {
+    pieces: both.length,
+    along: spread(both.map(r => r.along)),
+    across: spread(both.map(r => r.across)),
+  };
 };

@@ -33,9 +33,16 @@ export const weigh = (input: {
 }): WeighPlan => {
   const layers = Math.max(1, Math.round(input.layers));
   const total = roundToStep(input.grams, input.stepG);
-  const perFace = divide(total, input.faces.map(f => f.woolMm2), input.stepG);
+  const perFace = divide(
+    total,
+    input.faces.map(f => f.woolMm2),
+    input.stepG,
+  );
   const even = Array.from({ length: layers }, () => 1);
-  const reserve = roundToStep(Math.ceil((input.grams * input.reserveShare) / input.stepG) * input.stepG, input.stepG);
+  const reserve = roundToStep(
+    Math.ceil((input.grams * input.reserveShare) / input.stepG) * input.stepG,
+    input.stepG,
+  );
   const parts = layers * input.faces.length;
   return {
     total,

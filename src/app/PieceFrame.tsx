@@ -1,0 +1,161 @@
+import { useMemo } from 'react';
+import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { makePlan } from '../core/plan/makePlan';
+import type { PlanInput } from '../core/plan/planInput';
+import { download } from '../files/download';
+import { onePiece, writeWorkshopFile } from '../files/workshopFile';
+import type { Entry } from '../records/entry';
+import { newPiece, type Piece } from '../records/piece';
+import { newId, nowIso } from '../session/clock';
+import { history } from '../session/history';
+import { useNotify } from '../session/notices';
+import type { PieceStage } from '../session/pieceStage';
+import { useStore } from '../session/storeContext';
+import {
+  type Told,
+  useChangePiece,
+  useEntries,
+  usePiece,
+  useSettings,
+  useWools,
+} from '../session/useRecords';
+import { Button } from '../ui/Button';
+import { TextField } from '../ui/TextField';
+
+const STAGES = [
+  { to: 'plan', text: 'Plan' },
+  { to: 'wool', text: 'Wool' },
+  { to: 'template', text: 'Template' },
+  { to: 'bench', text: 'Bench' },
+  { to: 'finish', text: 'Finish' },
+] as const;
+
+/** A plan with the shrinkage changed is the felter's own, wherever the figure came from before. */
+const withPlan = (piece: Piece, plan: PlanInput): Piece => {
+  if (plan === piece.plan) return piece;
+  const same =
+    plan.shrinkage.along === piece.plan.shrinkage.along &&
+    plan.shrinkage.across === piece.plan.shrinkage.across;
+  return { ...piece, plan, shrinkageFrom: same ? piece.shrinkageFrom : 'felter' };
+};
+
+const usePieceActs = (piece: Piece) => {
+  const store = useStore();
+  const navigate = useNavigate();
+  const change = useChangePiece();
+  const { tell, failed } = useNotify();
+  const save = (): void => {
+    store
+      .snapshot()
+      .then(s =>
+        download(
+          `${piece.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-')}.json`,
+          'application/json',
+          writeWorkshopFile(onePiece(s, piece.id), nowIso()),
+        ),
+      )
+      .catch(failed);
+  };
+  const again = (): void => {
+    const copy = newPiece({
+      id: newId(),
+      name: `${piece.name}, again`,
+      now: nowIso(),
+      plan: piece.plan,
+      woolId: piece.woolId,
+      shrinkageFrom: piece.shrinkageFrom,
+    });
+    store.addPiece(copy).then(() => navigate(`/pieces/${copy.id}/plan`), failed);
+  };
+  const remove = (): void => {
+    change(piece.id, p => ({ ...p, deletedAt: nowIso() }), { label: `delete ${piece.name}` });
+    tell({
+      text: `${piece.name} is off the table.`,
+      action: { label: 'Undo', run: () => void history.undo() },
+    });
+    void navigate('/');
+  };
+  return { save, again, remove };
+};
+
+const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change: PieceStage['change'] }) => {
+  const { save, again, remove } = usePieceActs(piece);
+  const atBench = useLocation().pathname.endsWith('/bench');
+  return (
+    <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-steam px-4 py-1">
+      <TextField
+        label="Name of the piece"
+        hideLabel
+        className="w-72 text-lg font-semibold"
+        value={piece.name}
+        onText={name => name.trim() !== '' && change(p => ({ ...p, name }), { label: 'name', key: 'name' })}
+      />
+      {piece.sample && <span className="text-[13px] text-chalk">sample</span>}
+      <nav aria-label="Stages" className="flex">
+        {STAGES.map(s => (
+          <NavLink
+            key={s.to}
+            to={s.to}
+            replace={false}
+            className="flex min-h-10 items-center border-x border-t border-transparent px-3 text-base aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
+          >
+            {s.text}
+          </NavLink>
+        ))}
+      </nav>
+      <div className={`ml-auto gap-1 ${atBench ? 'hidden' : 'flex'}`}>
+        <Button look="bare" onClick={again}>
+          Make again
+        </Button>
+        <Button look="bare" onClick={save}>
+          Save piece
+        </Button>
+        <Button look="bare" onClick={remove}>
+          Delete
+        </Button>
+      </div>
+    </div>
+  );
+};
+
+const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: readonly Entry[] }) => {
+  const settings = useSettings();
+  const wools = useWools();
+  const changePiece = useChangePiece();
+  const plan = useMemo(() => makePlan(piece.plan), [piece.plan]);
+  const change = (how: (p: Piece) => Piece, told: Told): void => changePiece(piece.id, how, told);
+  const stage: PieceStage = {
+    piece,
+    plan,
+    entries,
+    settings,
+    wool: wools.find(w => w.id === piece.woolId) ?? null,
+    change,
+    changePlan: (how, told) => change(p => withPlan(p, how(p.plan)), told),
+  };
+  return (
+    <>
+      <PieceStrip piece={piece} change={change} />
+      <Outlet context={stage} />
+    </>
+  );
+};
+
+/** A piece with its stages. The table stays where it is; the stage changes what stands beside it. */
+export const PieceFrame = () => {
+  const { pieceId = '' } = useParams();
+  const piece = usePiece(pieceId);
+  const entries = useEntries(pieceId);
+  if (piece === undefined || entries === undefined) return <p className="p-4">Reading …</p>;
+  if (piece === null || piece.deletedAt !== null)
+    return (
+      <div className="p-8">
+        <h1 className="text-3xl font-semibold">This piece is not on this browser.</h1>
+        <p className="mt-2">It was cleared, or made on another browser. Read it in from a file.</p>
+        <Link to="/" className="mt-3 inline-block underline">
+          Back to the table
+        </Link>
+      </div>
+    );
+  return <Frame key={pieceId} piece={piece} entries={entries} />;
+};

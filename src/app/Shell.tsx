@@ -1,0 +1,158 @@
+import { Toast } from 'radix-ui';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { history, useHistory } from '../session/history';
+import { type Notice, type Notify, NotifyContext, storeFailure } from '../session/notices';
+import { type Shortcut, ShortcutContext, type ShortcutRegistry, useShortcuts } from '../session/shortcuts';
+import { useChangeSettings, useSettings } from '../session/useRecords';
+import { Button } from '../ui/Button';
+import { ShortcutSheet } from './ShortcutSheet';
+
+const useTheme = (): boolean => {
+  const { theme } = useSettings();
+  const [dark, setDark] = useState(false);
+  useEffect(() => {
+    const system = window.matchMedia('(prefers-color-scheme: dark)');
+    const set = (): void => {
+      const on = theme === 'dark' || (theme === 'system' && system.matches);
+      document.documentElement.dataset['theme'] = on ? 'dark' : 'light';
+      setDark(on);
+    };
+    set();
+    system.addEventListener('change', set);
+    return () => system.removeEventListener('change', set);
+  }, [theme]);
+  return dark;
+};
+
+const Notices = ({ notice, onGone }: { readonly notice: Notice | null; readonly onGone: () => void }) => (
+  <Toast.Provider duration={9000} swipeDirection="down">
+    <Toast.Root
+      open={notice !== null}
+      onOpenChange={open => !open && onGone()}
+      className="flex items-center gap-4 rounded-bench border border-ink bg-ink px-4 py-3 text-soap"
+    >
+      <Toast.Description className="flex-1">{notice?.text}</Toast.Description>
+      {notice?.action && (
+        <Toast.Action
+          altText={notice.action.label}
+          onClick={notice.action.run}
+          className="min-h-9 rounded-bench border border-soap px-3 font-semibold"
+        >
+          {notice.action.label}
+        </Toast.Action>
+      )}
+      <Toast.Close aria-label="Dismiss" className="min-h-9 px-2">
+        ✕
+      </Toast.Close>
+    </Toast.Root>
+    <Toast.Viewport className="fixed bottom-4 left-1/2 z-50 w-[min(92vw,34rem)] -translate-x-1/2 outline-none" />
+  </Toast.Provider>
+);
+
+const PLACES = [
+  { to: '/', text: 'Table' },
+  { to: '/shelf', text: 'Shelf' },
+  { to: '/file', text: 'File' },
+] as const;
+
+const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () => void }) => {
+  const settings = useSettings();
+  const change = useChangeSettings();
+  const { undo, redo } = useHistory();
+  return (
+    <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rim bg-soap px-4 py-1">
+      <NavLink to="/" className="text-xl font-bold tracking-tight">
+        Jorrit
+      </NavLink>
+      <nav aria-label="Places" className="flex gap-1">
+        {PLACES.map(p => (
+          <NavLink
+            key={p.to}
+            to={p.to}
+            end
+            className="flex min-h-9 items-center border-b-2 border-transparent px-2 aria-[current=page]:border-ink aria-[current=page]:font-semibold"
+          >
+            {p.text}
+          </NavLink>
+        ))}
+      </nav>
+      <div className="ml-auto flex items-center gap-1">
+        <Button look="bare" disabled={undo === null} onClick={() => void history.undo()} title={undo ?? ''}>
+          Undo
+        </Button>
+        <Button look="bare" disabled={redo === null} onClick={() => void history.redo()} title={redo ?? ''}>
+          Redo
+        </Button>
+        <Button
+          look="bare"
+          onClick={() => change({ units: settings.units === 'metric' ? 'imperial' : 'metric' })}
+          aria-label={`Units: ${settings.units}. Switch.`}
+        >
+          {settings.units === 'metric' ? 'cm · g' : 'in · oz'}
+        </Button>
+        <Button look="bare" onClick={() => change({ theme: dark ? 'light' : 'dark' })}>
+          {dark ? 'Light' : 'Dark'}
+        </Button>
+        <Button look="bare" onClick={onHelp} aria-label="Keys of this view">
+          ?
+        </Button>
+      </div>
+    </header>
+  );
+};
+
+const useRegistry = () => {
+  const [lists, setLists] = useState<ReadonlyArray<readonly Shortcut[]>>([]);
+  const registry = useMemo<ShortcutRegistry>(
+    () => ({
+      add: list => {
+        setLists(was => [...was, list]);
+        return () => setLists(was => was.filter(l => l !== list));
+      },
+    }),
+    [],
+  );
+  return { lists, registry };
+};
+
+const GlobalKeys = ({ onHelp }: { readonly onHelp: () => void }) => {
+  useShortcuts([
+    { keys: ['Ctrl+z'], shown: 'Ctrl+Z', does: 'undo', run: () => void history.undo() },
+    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void history.redo() },
+    { keys: ['?'], shown: '?', does: 'this sheet', run: onHelp },
+  ]);
+  return null;
+};
+
+/** The strip at the top, the view below it, notices over it. */
+export const Shell = ({ first }: { readonly first: Notice | null }) => {
+  const dark = useTheme();
+  const [notice, setNotice] = useState<Notice | null>(first);
+  const [help, setHelp] = useState(false);
+  const { lists, registry } = useRegistry();
+  const openHelp = useCallback(() => setHelp(true), []);
+  const notify = useMemo<Notify>(
+    () => ({ tell: setNotice, failed: error => setNotice(storeFailure(error)) }),
+    [],
+  );
+  return (
+    <NotifyContext value={notify}>
+      <ShortcutContext value={registry}>
+        <div className="flex h-full flex-col">
+          <a href="#view" className="sr-only focus:not-sr-only">
+            To the view
+          </a>
+          <Header dark={dark} onHelp={openHelp} />
+          <main id="view" className="flex min-h-0 flex-1 flex-col">
+            <Outlet />
+          </main>
+        </div>
+        <GlobalKeys onHelp={openHelp} />
+        <ShortcutSheet open={help} onOpenChange={setHelp} lists={lists} />
+        <Notices notice={notice} onGone={() => setNotice(null)} />
+        <ScrollRestoration />
+      </ShortcutContext>
+    </NotifyContext>
+  );
+};

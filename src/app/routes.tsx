@@ -1,0 +1,63 @@
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
+import type { Notice } from '../session/notices';
+import { NotHere } from './NotHere';
+import { Shell } from './Shell';
+
+/** Each view has its own address and is loaded when it is first asked for. */
+const routes = (notice: Notice | null): RouteObject[] => [
+  {
+    path: '/',
+    element: <Shell first={notice} />,
+    errorElement: <NotHere />,
+    children: [
+      {
+        index: true,
+        lazy: async () => ({ Component: (await import('../features/workshop/WorkshopView')).WorkshopView }),
+      },
+      {
+        path: 'new',
+        lazy: async () => ({ Component: (await import('../features/newPiece/NewPieceView')).NewPieceView }),
+      },
+      {
+        path: 'shelf',
+        lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
+      },
+      {
+        path: 'file',
+        lazy: async () => ({ Component: (await import('../features/exchange/ExchangeView')).ExchangeView }),
+      },
+      {
+        path: 'pieces/:pieceId',
+        lazy: async () => ({ Component: (await import('./PieceFrame')).PieceFrame }),
+        children: [
+          { index: true, element: <Navigate to="plan" replace /> },
+          {
+            path: 'plan',
+            lazy: async () => ({ Component: (await import('../features/plan/PlanView')).PlanView }),
+          },
+          {
+            path: 'wool',
+            lazy: async () => ({ Component: (await import('../features/wool/WoolView')).WoolView }),
+          },
+          {
+            path: 'template',
+            lazy: async () => ({
+              Component: (await import('../features/template/TemplateView')).TemplateView,
+            }),
+          },
+          {
+            path: 'bench',
+            lazy: async () => ({ Component: (await import('../features/bench/BenchView')).BenchView }),
+          },
+          {
+            path: 'finish',
+            lazy: async () => ({ Component: (await import('../features/finish/FinishView')).FinishView }),
+          },
+        ],
+      },
+      { path: '*', element: <NotHere /> },
+    ],
+  },
+];
+
+export const makeRouter = (notice: Notice | null) => createBrowserRouter(routes(notice));

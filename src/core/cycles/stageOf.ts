@@ -1,0 +1,29 @@
+import type { Forecast } from '../forecast/forecast';
+import type { LogEntry } from './entry';
+import { standing } from './standing';
+
+/** Where a piece is in its life. */
+export type Stage = 'planned' | 'bench' | 'finished';
+
+/** The stage of a piece from its log and whether it was put in the record. */
+export const stageOf = (log: readonly LogEntry[], finishedAt: string | null): Stage =>
+  finishedAt !== null ? 'finished' : standing(log).length > 0 ? 'bench' : 'planned';
+
+/** Mean share of the way from laid to wanted over the gauge lines that were measured; null before the first. */
+export const meanProgress = (forecast: Forecast): number | null => {
+  const read = forecast.stands.filter(s => s.measured);
+  return read.length === 0 ? null : read.reduce((sum, s) => sum + s.progress, 0) / read.length;
+};
+
+/** Present length as a share of the laid one, per direction; null until one line each way was measured. */
+export const nowShare = (forecast: Forecast): { readonly along: number; readonly across: number } | null => {
+  const share = (isAxis: (deg: number) => boolean): number | null => {
+    const read = forecast.stands.filter(s => s.measured && isAxis(s.gauge.directionDeg));
+    return read.length === 0
+      ? null
+      : read.reduce((sum, s) => sum + s.nowMm / s.gauge.laidMm, 0) / read.length;
+  };
+  const along = share(deg => deg < 22.5 || deg > 157.5);
+  const across = share(deg => Math.abs(deg - 90) < 22.5);
+  return along === null || across === null ? null : { along, across };
+};

@@ -1,0 +1,270 @@
+import { useMemo, useState } from 'react';
+import { type Advice, nextAct } from '../../core/advice/nextAct';
+import { benchState } from '../../core/cycles/benchState';
+import { type Act, ROLL_DIRECTIONS } from '../../core/cycles/entry';
+import { nowShare } from '../../core/cycles/stageOf';
+import { progressForecast } from '../../core/forecast/progressForecast';
+import type { Plan } from '../../core/plan/makePlan';
+import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { type Shortcut, useShortcuts } from '../../session/shortcuts';
+import { type Bench, useBench } from '../../session/useBench';
+import { useChangeSettings } from '../../session/useRecords';
+import { useWakeLock } from '../../session/useWakeLock';
+import { Button } from '../../ui/Button';
+import { actWords, adviceReason, adviceWords, CAUTION } from './benchWords';
+import { actFor, benchKind, type BenchKind, type Chosen } from './chosenAct';
+import { FaceChoice, KindChoice, RollControls } from './Controls';
+import { LogList } from './LogList';
+import { MeasurePanel } from './MeasurePanel';
+import { PinchPanel } from './PinchPanel';
+import { Rose } from './Rose';
+import { Stands } from './Stands';
+
+const useStanding = (stage: PieceStage, plan: Plan) => {
+  const faces = useMemo(() => plan.form.faces.map((_, i) => i + 1), [plan.form]);
+  const state = useMemo(() => benchState(stage.entries), [stage.entries]);
+  const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
+  const advice = useMemo(() => nextAct(state, forecast, faces), [state, forecast, faces]);
+  return { faces, state, forecast, advice };
+};
+
+type Standing = ReturnType<typeof useStanding>;
+
+const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly stage: PieceStage }) => (
+  <section aria-label="Next" aria-live="polite" className="border-b-2 border-ink pb-2">
+    <p className="text-[15px] text-chalk">Next</p>
+    <p className="text-4xl leading-tight font-semibold">
+      {adviceWords(standing.advice, standing.faces.length)}
+    </p>
+    <p className="text-lg leading-snug">{adviceReason(standing.advice, stage.settings.units)}</p>
+  </section>
+);
+
+/** Undo is as large as the thing it undoes. */
+const UndoButtons = ({
+  bench,
+  stage,
+  faces,
+}: {
+  readonly bench: Bench;
+  readonly stage: PieceStage;
+  readonly faces: number;
+}) => (
+  <>
+    <Button
+      size="wet"
+      className="min-h-28 flex-1 !flex-col !gap-0 !text-3xl"
+      disabled={!bench.undo}
+      onClick={() => void bench.undo?.()}
+    >
+      Undo
+      <span className="text-base font-normal text-chalk">
+        {bench.undoes
+          ? actWords(bench.undoes.act, { faces, units: stage.settings.units })
+          : 'nothing to undo'}
+      </span>
+    </Button>
+    {bench.redo && (
+      <Button size="wet" className="min-h-28" onClick={() => void bench.redo?.()}>
+        Redo
+      </Button>
+    )}
+  </>
+);
+
+const GREAT: Readonly<Record<'measure' | 'pinch', string>> = { measure: 'Measure', pinch: 'Pinch test' };
+const opensPanel = (kind: BenchKind): kind is 'measure' | 'pinch' => kind === 'measure' || kind === 'pinch';
+
+const useActing = (stage: PieceStage, standing: Standing, bench: Bench) => {
+  const [chosen, setChosen] = useState<Chosen>({});
+  const [panel, setPanel] = useState<'measure' | 'pinch' | null>(null);
+  const kind = benchKind(standing.advice, chosen);
+  const act: Act | null = opensPanel(kind)
+    ? null
+    : actFor(kind, { advice: standing.advice, chosen, settings: stage.settings });
+  const choose = (more: Chosen): void => setChosen(was => ({ ...was, ...more }));
+  const log = (what: Act): void => {
+    setChosen({});
+    setPanel(null);
+    void bench.log(what);
+  };
+  const go = (): void => {
+    if (opensPanel(kind)) setPanel(kind);
+    else if (act) log(act);
+  };
+  return { chosen, choose, kind, act, log, go, panel, setPanel };
+};
+
+type Acting = ReturnType<typeof useActing>;
+
+const useBenchKeys = (acting: Acting, bench: Bench, faces: readonly number[]): void => {
+  const turn = (by: number): void => {
+    const now = acting.act?.kind === 'roll' ? acting.act.directionDeg : 0;
+    const i = ROLL_DIRECTIONS.indexOf(now);
+    const next = ROLL_DIRECTIONS[(i + by + ROLL_DIRECTIONS.length) % ROLL_DIRECTIONS.length];
+    acting.choose({ kind: 'roll', ...(next === undefined ? {} : { directionDeg: next }) });
+  };
+  const otherFace = (): void => {
+    const now = acting.act && 'face' in acting.act ? acting.act.face : 1;
+    acting.choose({ face: faces[(faces.indexOf(now) + 1) % faces.length] ?? 1 });
+  };
+  const keys: Shortcut[] = [
+    {
+      keys: [' ', 'Enter', 'PageDown'],
+      shown: 'Space, PageDown',
+      does: 'do and log what the great button says',
+      run: acting.go,
+    },
+    {
+      keys: ['PageUp', 'Backspace', 'Ctrl+z'],
+      shown: 'PageUp, Backspace',
+      does: 'undo',
+      run: () => void bench.undo?.(),
+    },
+    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void bench.redo?.() },
+    { keys: ['ArrowRight'], shown: '→', does: 'next rolling direction', run: () => turn(1) },
+    { keys: ['ArrowLeft'], shown: '←', does: 'previous rolling direction', run: () => turn(-1) },
+    { keys: ['ArrowUp', 'ArrowDown', 'f'], shown: '↑ ↓', does: 'other face', run: otherFace },
+    { keys: ['m'], shown: 'M', does: 'measure', run: () => acting.setPanel('measure') },
+    { keys: ['p'], shown: 'P', does: 'pinch test', run: () => acting.setPanel('pinch') },
+  ];
+  useShortcuts(acting.panel ? [] : keys);
+};
+
+const GreatButton = ({
+  acting,
+  faces,
+  stage,
+}: {
+  readonly acting: Acting;
+  readonly faces: number;
+  readonly stage: PieceStage;
+}) => (
+  <Button size="wet" look="main" className="min-h-28 flex-[2] !text-4xl !font-semibold" onClick={acting.go}>
+    {acting.act
+      ? actWords(acting.act, { faces, units: stage.settings.units })
+      : opensPanel(acting.kind) && GREAT[acting.kind]}
+  </Button>
+);
+
+const Acts = ({
+  acting,
+  stage,
+  plan,
+  standing,
+  bench,
+}: {
+  readonly acting: Acting;
+  readonly stage: PieceStage;
+  readonly plan: Plan;
+  readonly standing: Standing;
+  readonly bench: Bench;
+}) => {
+  const changeSettings = useChangeSettings();
+  const { act } = acting;
+  const caution = act ? CAUTION[act.kind] : undefined;
+  return (
+    <div className="flex flex-col gap-2">
+      {act?.kind === 'roll' && (
+        <RollControls
+          act={act}
+          faces={standing.faces}
+          alongOnTable={plan.form.alongOnTable}
+          settings={stage.settings}
+          onChoose={acting.choose}
+          onSettings={changeSettings}
+        />
+      )}
+      {(act?.kind === 'wet' || act?.kind === 'rub') && standing.faces.length > 1 && (
+        <FaceChoice face={act.face} faces={standing.faces} onChoose={acting.choose} />
+      )}
+      <div className="flex gap-2">
+        <GreatButton acting={acting} faces={standing.faces.length} stage={stage} />
+        <UndoButtons bench={bench} stage={stage} faces={standing.faces.length} />
+      </div>
+      <KindChoice
+        kind={acting.kind}
+        onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
+      />
+      {caution && <p className="text-sm text-chalk">{caution}</p>}
+    </div>
+  );
+};
+
+const nextPetal = (acting: Acting, advice: Advice) =>
+  acting.act?.kind === 'roll' ? acting.act : advice.act === 'roll' ? advice : null;
+
+/** Upright: one column. Lying: what is known to the left, what is done to the right. */
+const FRAME =
+  'grid min-h-0 flex-1 content-start gap-x-6 gap-y-3 overflow-auto p-3 lg:grid-cols-[1fr_31rem] lg:content-stretch lg:overflow-hidden';
+
+const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
+  const standing = useStanding(stage, plan);
+  const bench = useBench(stage.piece.id, stage.entries);
+  const acting = useActing(stage, standing, bench);
+  useBenchKeys(acting, bench, standing.faces);
+  useWakeLock();
+  const { state } = standing;
+  const throws = state.throws > 0 ? ` · ${state.throws} throws` : '';
+  const log = <LogList entries={stage.entries} faces={standing.faces.length} units={stage.settings.units} />;
+  if (acting.panel)
+    return (
+      <div className={FRAME}>
+        <div className="flex min-w-0 flex-col lg:overflow-auto">
+          {acting.panel === 'measure' ? (
+            <MeasurePanel
+              pieceId={stage.piece.id}
+              stands={standing.forecast.stands}
+              units={stage.settings.units}
+              onDone={readings => acting.log({ kind: 'measure', readings })}
+              onCancel={() => acting.setPanel(null)}
+            />
+          ) : (
+            <PinchPanel
+              onGrade={grade => acting.log({ kind: 'pinch', grade })}
+              onCancel={() => acting.setPanel(null)}
+            />
+          )}
+        </div>
+        <div className="lg:overflow-y-auto">{log}</div>
+      </div>
+    );
+  return (
+    <div className={FRAME}>
+      <div className="flex min-w-0 flex-col gap-3 lg:overflow-auto">
+        <AdviceLine standing={standing} stage={stage} />
+        <div className="grid min-h-0 flex-1 grid-cols-1 items-center gap-4 sm:grid-cols-2">
+          <figure className="flex h-full max-h-[26rem] min-h-72 flex-col">
+            <div className="min-h-0 flex-1">
+              <Rose
+                form={plan.form}
+                state={state}
+                faces={standing.faces}
+                next={nextPetal(acting, standing.advice)}
+                now={nowShare(standing.forecast)}
+              />
+            </div>
+            <figcaption className="text-center text-lg leading-none">
+              <span className="text-5xl font-semibold">{state.rolls}</span> rolls{throws}
+            </figcaption>
+          </figure>
+          <Stands forecast={standing.forecast} units={stage.settings.units} />
+        </div>
+      </div>
+      <div className="flex flex-col gap-4 lg:overflow-y-auto">
+        <Acts acting={acting} stage={stage} plan={plan} standing={standing} bench={bench} />
+        {log}
+      </div>
+    </div>
+  );
+};
+
+/** The bench: one thing at a time, for wet hands. */
+export const BenchView = () => {
+  const stage = usePieceStage();
+  return stage.plan.ok ? (
+    <BenchOf stage={stage} plan={stage.plan.value} />
+  ) : (
+    <p className="p-4">The plan has to be mended first.</p>
+  );
+};

@@ -1,0 +1,112 @@
+import { type Act, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/cycles/entry';
+import type { FormPlan } from '../../core/forms/formKind';
+import { tableAngle } from '../../drawing/orient';
+import type { Settings } from '../../records/settings';
+import { Choice } from '../../ui/Choice';
+import type { BenchKind, Chosen } from './chosenAct';
+import { arrowAt, CUSHION_WORDS, DIRECTION, PRESSURE_WORDS } from './benchWords';
+
+const SETS = [10, 20, 30, 50, 100] as const;
+
+const KINDS: ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> = [
+  { value: 'wet', text: 'Wet' },
+  { value: 'rub', text: 'Rub' },
+  { value: 'roll', text: 'Roll' },
+  { value: 'throw', text: 'Throw' },
+  { value: 'shock', text: 'Hot/cold' },
+  { value: 'measure', text: 'Measure' },
+  { value: 'pinch', text: 'Pinch' },
+];
+
+/** Which act the great button logs. */
+export const KindChoice = ({
+  kind,
+  onKind,
+}: {
+  readonly kind: BenchKind;
+  readonly onKind: (kind: BenchKind) => void;
+}) => <Choice label="Act" size="wet" value={kind} options={KINDS} onChoose={onKind} />;
+
+/** How a set of rolls is done: direction, face, count, cushion, pressure. */
+export const RollControls = (props: {
+  readonly act: Act & { kind: 'roll' };
+  readonly faces: readonly number[];
+  readonly alongOnTable: FormPlan['alongOnTable'];
+  readonly settings: Settings;
+  readonly onChoose: (chosen: Chosen) => void;
+  readonly onSettings: (change: Partial<Settings>) => void;
+}) => {
+  const { act, settings } = props;
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <div className={props.faces.length > 1 ? '' : 'col-span-2'}>
+        <Choice
+          label="Direction"
+          size="wet"
+          value={String(act.directionDeg)}
+          options={ROLL_DIRECTIONS.map(d => ({
+            value: String(d),
+            text: <span className="text-3xl">{arrowAt(tableAngle(props.alongOnTable, d))}</span>,
+            name: DIRECTION[d],
+          }))}
+          onChoose={v => props.onChoose({ directionDeg: ROLL_DIRECTIONS.find(d => String(d) === v) ?? 0 })}
+        />
+      </div>
+      {props.faces.length > 1 && <FaceChoice face={act.face} faces={props.faces} onChoose={props.onChoose} />}
+      <Choice
+        label="Rolls in a set"
+        size="wet"
+        value={String(settings.setOfRolls)}
+        options={SETS.map(n => ({ value: String(n), text: n }))}
+        onChoose={v => props.onSettings({ setOfRolls: Number(v) })}
+      />
+      <div className="grid grid-cols-2 gap-2">
+        <label className="sr-only" htmlFor="cushion">
+          Cushion
+        </label>
+        <select
+          id="cushion"
+          className="min-h-16 rounded-bench border border-rim bg-soap px-2 text-lg"
+          value={settings.cushion}
+          onChange={e => props.onSettings({ cushion: CUSHIONS.find(c => c === e.target.value) ?? 'bubble' })}
+        >
+          {CUSHIONS.map(c => (
+            <option key={c} value={c}>
+              {CUSHION_WORDS[c]}
+            </option>
+          ))}
+        </select>
+        <label className="sr-only" htmlFor="pressure">
+          Pressure
+        </label>
+        <select
+          id="pressure"
+          className="min-h-16 rounded-bench border border-rim bg-soap px-2 text-lg"
+          value={settings.pressure}
+          onChange={e => props.onSettings({ pressure: PRESSURES.find(c => c === e.target.value) ?? 'arms' })}
+        >
+          {PRESSURES.map(c => (
+            <option key={c} value={c}>
+              {PRESSURE_WORDS[c]}
+            </option>
+          ))}
+        </select>
+      </div>
+    </div>
+  );
+};
+
+/** Which face lies up. */
+export const FaceChoice = (props: {
+  readonly face: number;
+  readonly faces: readonly number[];
+  readonly onChoose: (chosen: Chosen) => void;
+}) => (
+  <Choice
+    label="Face"
+    size="wet"
+    value={String(props.face)}
+    options={props.faces.map(f => ({ value: String(f), text: `face ${f}` }))}
+    onChoose={v => props.onChoose({ face: Number(v) })}
+  />
+);

@@ -1,0 +1,44 @@
+import { standing } from '../../core/cycles/standing';
+import type { UnitSystem } from '../../core/units/units';
+import type { Entry } from '../../records/entry';
+import { actWords } from './benchWords';
+
+const time = (at: string): string => {
+  const d = new Date(at);
+  return d.toLocaleString(undefined, {
+    month: 'short',
+    day: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  });
+};
+
+/** The log, newest first. */
+export const LogList = ({
+  entries,
+  faces,
+  units,
+}: {
+  readonly entries: readonly Entry[];
+  readonly faces: number;
+  readonly units: UnitSystem;
+}) => {
+  const log = standing(entries).toReversed();
+  return (
+    <section aria-labelledby="log-title">
+      <h2 id="log-title" className="text-lg font-semibold">
+        Log
+      </h2>
+      <ol className="text-base">
+        {log.map(e => (
+          <li key={e.id} className="flex gap-3 border-b border-rim py-1">
+            <span className="w-28 shrink-0 text-chalk whitespace-nowrap">{time(e.at)}</span>
+            <span>{actWords(e.act, { faces, units })}</span>
+          </li>
+        ))}
+        {log.length === 0 && <li className="text-chalk">Nothing yet. Lay it out, then wet it.</li>}
+      </ol>
+    </section>
+  );
+};

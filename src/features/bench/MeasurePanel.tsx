@@ -1,0 +1,168 @@
+import { z } from 'zod';
+import type { GaugeStand } from '../../core/forecast/forecast';
+import { GREW_QUESTION } from '../../core/tolerances';
+import { MM_PER_INCH } from '../../core/units/constants';
+import { homeUnit, parseQuantity, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
+import { useKeptDraft } from '../../session/useKeptDraft';
+import { type Shortcut, useShortcuts } from '../../session/shortcuts';
+import { Button } from '../../ui/Button';
+
+const DraftSchema = z.object({
+  readings: z.record(z.string(), z.number().nullable()),
+  typed: z.string(),
+  at: z.number().int().min(0),
+});
+type Draft = z.infer<typeof DraftSchema>;
+
+const EMPTY: Draft = { readings: {}, typed: '', at: 0 };
+
+const parseDraft = (text: string): Draft | null => {
+  try {
+    return DraftSchema.safeParse(JSON.parse(text)).data ?? null;
+  } catch {
+    return null;
+  }
+};
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
+
+/** A reading that looks like a slip: it grew, or is larger than it was laid. It is asked about, and taken if meant. */
+const question = (stand: GaugeStand, mm: number, units: UnitSystem): string | null => {
+  const grew = mm / stand.nowMm - 1;
+  if (mm > stand.gauge.laidMm * 1.02)
+    return `${stand.gauge.id} is longer than it was laid (${showQuantity(stand.gauge.laidMm, 'length', units)}). Measure it once more?`;
+  if (stand.measured && grew > GREW_QUESTION)
+    return `${stand.gauge.id} grew by ${Math.round(grew * 100)} %? Flat and unstretched — measure it once more?`;
+  if (mm < stand.gauge.wantedMm * 0.5)
+    return `${stand.gauge.id} is under half of what is wanted. Is that so?`;
+  return null;
+};
+
+export interface MeasurePanelProps {
+  readonly pieceId: string;
+  readonly stands: readonly GaugeStand[];
+  readonly units: UnitSystem;
+  readonly onDone: (readings: Record<string, number | null>) => void;
+  readonly onCancel: () => void;
+}
+
+/** Measuring: one gauge line at a time, on big keys. What is half typed survives the tab. */
+export const MeasurePanel = ({ pieceId, stands, units, onDone, onCancel }: MeasurePanelProps) => {
+  const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, parseDraft);
+  const draft = kept ?? EMPTY;
+  const stand = stands[Math.min(draft.at, stands.length - 1)];
+  const step = units === 'metric' ? 1 : MM_PER_INCH / 8;
+  const mm = draft.typed === '' ? (stand?.nowMm ?? null) : parseQuantity(draft.typed, 'length', units);
+  const asked = stand && mm !== null && draft.typed !== '' ? question(stand, mm, units) : null;
+
+  const type = (typed: string): void => setKept({ ...draft, typed });
+  const press = (key: string): void => {
+    if (draft.typed.length < 7) type(draft.typed + key);
+  };
+  const nudge = (by: number): void => {
+    if (mm !== null)
+      type(showFigure(Math.max(step, Math.round(mm / step) * step + by * step), 'length', { units }));
+  };
+  const take = (value: number | null): void => {
+    if (!stand) return;
+    const readings = { ...draft.readings, [stand.gauge.id]: value };
+    if (draft.at + 1 < stands.length) return setKept({ readings, typed: '', at: draft.at + 1 });
+    setKept(null);
+    if (Object.values(readings).some(v => v !== null)) onDone(readings);
+    else onCancel();
+  };
+  const good = mm !== null && mm > 0 && mm < 50_000;
+  const cancel = (): void => {
+    setKept(null);
+    onCancel();
+  };
+  const shortcuts: Shortcut[] = [
+    {
+      keys: ['Enter', ' ', 'PageDown'],
+      shown: 'Enter',
+      does: 'take this length',
+      run: () => good && take(mm),
+    },
+    { keys: ['ArrowUp'], shown: '↑', does: 'a step longer', run: () => nudge(1) },
+    { keys: ['ArrowDown'], shown: '↓', does: 'a step shorter', run: () => nudge(-1) },
+    { keys: ['Backspace'], shown: '⌫', does: 'last digit away', run: () => type(draft.typed.slice(0, -1)) },
+    { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'back to the bench', run: cancel },
+    ...KEYS.map(k => ({ keys: k === '.' ? ['.', ','] : [k], shown: k, does: 'digit', run: () => press(k) })),
+  ];
+  useShortcuts(shortcuts);
+  if (!stand) return null;
+
+  return (
+    <div role="group" aria-label="Measure" className="flex flex-1 flex-col gap-3">
+      <p className="text-2xl">
+        <span className="font-semibold">
+          {stand.gauge.id}, {stand.gauge.name}.
+        </span>{' '}
+        <span className="text-chalk">Flat and unstretched.</span>
+      </p>
+      <output
+        className={`block text-right text-8xl leading-none font-semibold ${draft.typed === '' ? 'text-chalk' : ''}`}
+        aria-label={`${stand.gauge.id} now`}
+      >
+        {draft.typed === '' ? showFigure(stand.nowMm, 'length', { units: units }) : draft.typed}
+        <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
+      </output>
+      <p className="text-lg text-chalk">
+        last {showQuantity(stand.nowMm, 'length', units)}, wanted{' '}
+        {showQuantity(stand.gauge.wantedMm, 'length', units)}
+      </p>
+      <p role="status" className={`min-h-8 text-xl ${asked ? 'border-l-4 border-wanted pl-3' : ''}`}>
+        {asked ?? (draft.typed !== '' && !good ? 'That is not a length.' : '')}
+      </p>
+      <div className="grid grid-cols-4 gap-2">
+        {KEYS.map(k => (
+          <Button
+            key={k}
+            size="wet"
+            onClick={() => press(k)}
+            className={k === '0' ? 'col-start-2' : k === '.' ? 'col-start-1 row-start-4' : ''}
+          >
+            {k}
+          </Button>
+        ))}
+        <Button
+          size="wet"
+          className="col-start-3 row-start-4"
+          onClick={() => type(draft.typed.slice(0, -1))}
+          aria-label="Last digit away"
+        >
+          ⌫
+        </Button>
+        <Button
+          size="wet"
+          className="col-start-4 row-start-1"
+          onClick={() => nudge(1)}
+          aria-label="A step longer"
+        >
+          +{units === 'metric' ? '1 mm' : '1/8'}
+        </Button>
+        <Button
+          size="wet"
+          className="col-start-4 row-start-2"
+          onClick={() => nudge(-1)}
+          aria-label="A step shorter"
+        >
+          −{units === 'metric' ? '1 mm' : '1/8'}
+        </Button>
+        <Button size="wet" className="col-start-4 row-start-3" onClick={() => take(null)}>
+          Skip
+        </Button>
+        <Button size="wet" className="col-start-4 row-start-4" onClick={cancel}>
+          Back
+        </Button>
+      </div>
+      <Button size="wet" look="main" className="min-h-24 !text-3xl" disabled={!good} onClick={() => take(mm)}>
+        {asked
+          ? 'Keep it as it is'
+          : draft.at + 1 < stands.length
+            ? `Take ${stand.gauge.id}, next ${stands[draft.at + 1]?.gauge.id ?? ''}`
+            : `Take ${stand.gauge.id}, done`}
+      </Button>
+    </div>
+  );
+};

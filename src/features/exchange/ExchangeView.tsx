@@ -1,0 +1,163 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { type ChangeEvent, useState } from 'react';
+import { type Issue, ISSUES, issueText } from '../../core/issues';
+import { download } from '../../files/download';
+import { readWorkshopFile, writeWorkshopFile } from '../../files/workshopFile';
+import { sampleCounts } from './sampleCounts';
+import { nowIso } from '../../session/clock';
+import { useNotify } from '../../session/notices';
+import { useStore } from '../../session/storeContext';
+import { useAllPieces } from '../../session/useRecords';
+import type { MergeReport } from '../../session/storeContext';
+import { Button } from '../../ui/Button';
+
+const MOST_ISSUES = 8;
+
+const reportWords = (r: MergeReport): string =>
+  `Read in: ${r.added} new, ${r.replaced} brought up to date, ${r.kept} already here; ${r.entriesAdded} log entries added.`;
+
+const Refused = ({ issues }: { readonly issues: readonly Issue[] }) => (
+  <div role="alert" className="mt-3 border-l-4 border-wanted pl-3">
+    <p className="font-semibold">The file was refused. Nothing here was changed.</p>
+    <ul>
+      {issues.slice(0, MOST_ISSUES).map((it, i) => (
+        <li key={i}>
+          {issueText(it)} {ISSUES[it.code].remedy}
+        </li>
+      ))}
+      {issues.length > MOST_ISSUES && <li>… and {issues.length - MOST_ISSUES} more.</li>}
+    </ul>
+  </div>
+);
+
+const useImport = () => {
+  const store = useStore();
+  const client = useQueryClient();
+  const { failed } = useNotify();
+  const [came, setCame] = useState<{ issues: readonly Issue[] } | { report: MergeReport } | null>(null);
+  const read = async (file: File): Promise<void> => {
+    const snapshot = readWorkshopFile(await file.text());
+    if (!snapshot.ok) return setCame({ issues: snapshot.issues });
+    const report = await store.merge(snapshot.value);
+    await client.invalidateQueries();
+    setCame({ report });
+  };
+  const onFile = (e: ChangeEvent<HTMLInputElement>): void => {
+    const file = e.target.files?.[0];
+    e.target.value = '';
+    if (file) read(file).catch(failed);
+  };
+  return { came, onFile };
+};
+
+/** File: the whole workshop out and in, and the sample cleared. */
+export const ExchangeView = () => {
+  const store = useStore();
+  const { tell, failed } = useNotify();
+  const { came, onFile } = useImport();
+  const sample = sampleCounts(useAllPieces());
+  const save = (): void => {
+    store
+      .snapshot()
+      .then(s =>
+        download(
+          `jorrit-workshop-${nowIso().slice(0, 10)}.json`,
+          'application/json',
+          writeWorkshopFile(s, nowIso()),
+        ),
+      )
+      .catch(failed);
+  };
+  const clearSample = (): void => {
+    store
+      .snapshot()
+      .then(async before => {
+        await store.clear('sample');
+        tell({
+          text: 'The sample is cleared.',
+          action: { label: 'Undo', run: () => void store.merge(before).catch(failed) },
+        });
+      })
+      .catch(failed);
+  };
+  return (
+    <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
+      <h1 className="text-3xl font-semibold">File</h1>
+      <div className="mt-3 grid max-w-4xl gap-x-12 gap-y-6 md:grid-cols-2">
+        <section aria-labelledby="out">
+          <h2 id="out" className="border-t-2 border-ink pt-1 text-lg font-semibold">
+            Save the workshop
+          </h2>
+          <p className="mb-2">
+            Everything lives in this browser. A file keeps it safe, and carries it to another browser.
+          </p>
+          <Button look="main" onClick={save}>
+            Save to a file
+          </Button>
+        </section>
+        <section aria-labelledby="in">
+          <h2 id="in" className="border-t-2 border-ink pt-1 text-lg font-semibold">
+            Read a file in
+          </h2>
+          <p className="mb-2">
+            What is new is added, older records are brought up to date, logs are joined. A broken file changes
+            nothing.
+          </p>
+          <label className="inline-flex min-h-9 cursor-pointer items-center rounded-bench border border-rim bg-soap px-3 py-1 focus-within:outline-3 focus-within:outline-laid hover:border-ink">
+            Choose a file
+            <input type="file" accept=".json,application/json" className="sr-only" onChange={onFile} />
+          </label>
+          {came && 'report' in came && (
+            <p role="status" className="mt-3 border-l-4 border-ink pl-3">
+              {reportWords(came.report)}
+            </p>
+          )}
+          {came && 'issues' in came && <Refused issues={came.issues} />}
+        </section>
+        <section aria-labelledby="sample">
+          <h2 id="sample" className="border-t-2 border-ink pt-1 text-lg font-semibold">
+            Sample workshop
+          </h2>
+          {sample.pieces > 0 ? (
+            <>
+              <p className="mb-2">
+                {sample.pieces} made-up pieces are here to look at. Clearing them leaves your own.
+              </p>
+              <Button onClick={clearSample}>Clear the sample</Button>
+            </>
+          ) : (
+            <p>The sample is cleared.</p>
+          )}
+        </section>
+        <section aria-labelledby="cautions">
+          <h2 id="cautions" className="border-t-2 border-ink pt-1 text-lg font-semibold">
+            Cautions
+          </h2>
+          <ul className="list-disc pl-5 text-sm">
+            <li>
+              Hot water scalds: gloves or a tool above what hands bear (45–50 °C); children about 40 °C, an
+              adult pours.
+            </li>
+            <li>
+              Wet floors and soap are slippery. Needles and blades away from the other hand; count needles
+              back in.
+            </li>
+            <li>
+              Back, shoulders, wrists: counter height, change posture, rest each set, stop at pain or
+              numbness.
+            </li>
+            <li>
+              Wool or soap can irritate skin. Raw fleece: wash hands, cover cuts, keep from food and kitchen
+              tools.
+            </li>
+            <li>
+              Small balls and beads choke: not for under-threes. What is sold follows local product-safety
+              rules.
+            </li>
+            <li>Not medical or legal advice: makers’ labels, local codes and qualified people come first.</li>
+          </ul>
+        </section>
+      </div>
+    </div>
+  );
+};

@@ -1,0 +1,227 @@
+import { useMemo } from 'react';
+import type { Plan } from '../../core/plan/makePlan';
+import { outcome, type Outcome } from '../../core/plan/outcome';
+import { type Dimension, homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
+import { pieceScene } from '../../drawing/scene';
+import type { Piece } from '../../records/piece';
+import { nowIso } from '../../session/clock';
+import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { StageLayout } from '../../ui/StageLayout';
+import { Legend } from '../../ui/table/Legend';
+import { Table } from '../../ui/table/Table';
+import { TextField } from '../../ui/TextField';
+
+type Result = Piece['result'];
+
+const DryField = (props: {
+  readonly stage: PieceStage;
+  readonly label: string;
+  readonly dimension: Dimension;
+  readonly value: number | null;
+  readonly set: (result: Result, value: number | null) => Result;
+  readonly max: number;
+}) => {
+  const { stage, dimension, label } = props;
+  const { units } = stage.settings;
+  const put = (v: number | null): void =>
+    stage.change(p => ({ ...p, result: props.set(p.result, v) }), { label, key: `dry.${label}` });
+  return (
+    <NumberField
+      className="w-36"
+      strong
+      label={label}
+      shown={props.value === null ? '' : showFigure(props.value, dimension, { units: units })}
+      unit={homeUnit(dimension, units)}
+      read={reader(dimension, units, { min: 0.1, max: props.max })}
+      onValue={put}
+      onEmpty={() => put(null)}
+    />
+  );
+};
+
+const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
+  const { result } = stage.piece;
+  return (
+    <div className="flex flex-wrap gap-x-6 gap-y-3">
+      {plan.form.gauges.map(g => (
+        <DryField
+          key={g.id}
+          stage={stage}
+          label={`${g.id}, ${g.name}, dry`}
+          dimension="length"
+          value={result.readings[g.id] ?? null}
+          max={20_000}
+          set={(r, v) => ({ ...r, readings: { ...r.readings, [g.id]: v } })}
+        />
+      ))}
+      <DryField
+        stage={stage}
+        label="Dry weight"
+        dimension="mass"
+        value={result.grams}
+        max={50_000}
+        set={(r, v) => ({ ...r, grams: v })}
+      />
+      <DryField
+        stage={stage}
+        label="Thickness, dry"
+        dimension="thickness"
+        value={result.thicknessMm}
+        max={200}
+        set={(r, v) => ({ ...r, thicknessMm: v })}
+      />
+    </div>
+  );
+};
+
+interface Line {
+  readonly name: string;
+  readonly planned: number | null;
+  readonly came: number | null;
+  readonly dimension: Dimension;
+}
+
+const linesOf = (plan: Plan, came: Outcome, result: Result): Line[] => [
+  ...came.gauges.map((g): Line => ({
+    name: `${g.gauge.id}, ${g.gauge.name}`,
+    planned: g.gauge.wantedMm,
+    came: g.dryMm,
+    dimension: 'length',
+  })),
+  { name: 'shrinkage along', planned: plan.shrinkage.along, came: came.along, dimension: 'share' },
+  { name: 'shrinkage across', planned: plan.shrinkage.across, came: came.across, dimension: 'share' },
+  {
+    name: 'thickness',
+    planned: plan.values.thickness ?? null,
+    came: result.thicknessMm,
+    dimension: 'thickness',
+  },
+  { name: 'weight per area', planned: plan.arealFinished, came: came.arealFinished, dimension: 'areal' },
+  { name: 'firmness', planned: plan.values.firmness ?? null, came: came.density, dimension: 'density' },
+  { name: 'wool that stayed', planned: null, came: came.keptShare, dimension: 'share' },
+];
+
+/** How far off: points for shares, per cent for the rest. */
+const offBy = ({ planned, came, dimension }: Line): string => {
+  if (planned === null || came === null || planned === 0) return '';
+  const off = dimension === 'share' ? 100 * (came - planned) : 100 * (came / planned - 1);
+  const sign = off > 0.5 ? '+' : off < -0.5 ? '−' : '±';
+  return `${sign}${Math.abs(off).toFixed(0)} ${dimension === 'share' ? 'pts' : '%'}`;
+};
+
+const Comparison = ({ lines, units }: { readonly lines: readonly Line[]; readonly units: UnitSystem }) => {
+  const show = (v: number | null, d: Dimension): string => (v === null ? '—' : showQuantity(v, d, units));
+  return (
+    <table className="w-full text-right">
+      <caption className="text-left text-lg font-semibold">Plan against result</caption>
+      <thead className="border-b border-ink text-[13px] text-chalk">
+        <tr>
+          <th scope="col" className="text-left font-normal">
+            measure
+          </th>
+          <th scope="col" className="font-normal">
+            planned
+          </th>
+          <th scope="col" className="font-normal">
+            came out
+          </th>
+          <th scope="col" className="font-normal">
+            off by
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map(l => (
+          <tr key={l.name} className="border-b border-rim">
+            <th scope="row" className="py-1 text-left font-normal">
+              {l.name}
+            </th>
+            <td className="text-wanted">{show(l.planned, l.dimension)}</td>
+            <td className="font-semibold">{show(l.came, l.dimension)}</td>
+            <td className="text-chalk">{offBy(l)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+};
+
+const Closing = ({ stage, came }: { readonly stage: PieceStage; readonly came: Outcome }) => {
+  const { finishedAt } = stage.piece.result;
+  const close = (at: string | null): void =>
+    stage.change(p => ({ ...p, result: { ...p.result, finishedAt: at } }), {
+      label: at ? 'finish' : 'reopen',
+    });
+  const measured = came.along !== null && came.across !== null;
+  return finishedAt === null ? (
+    <div>
+      <Button look="main" disabled={!measured} onClick={() => close(nowIso())}>
+        Put in the record
+      </Button>
+      {!measured && (
+        <p className="mt-1 text-[13px] text-chalk">Measure at least one line along and one across, dry.</p>
+      )}
+    </div>
+  ) : (
+    <div>
+      <p className="font-semibold">In the record since {finishedAt.slice(0, 10)}.</p>
+      <p>
+        {stage.wool
+          ? `Its shrinkage is now offered for the next piece of ${stage.wool.name}.`
+          : 'Choose its wool in the plan, and its shrinkage is offered for the next piece of that wool.'}
+      </p>
+      <Button className="mt-2" onClick={() => close(null)}>
+        Take it out again
+      </Button>
+    </div>
+  );
+};
+
+/** Finish: the dry measures, and plan against result. */
+export const FinishView = () => {
+  const stage = usePieceStage();
+  const { plan, piece } = stage;
+  const came = useMemo(
+    () => (plan.ok ? outcome(plan.value.form, piece.result, plan.value.weigh?.total ?? null) : null),
+    [plan, piece.result],
+  );
+  const scene = useMemo(() => {
+    if (!plan.ok || !came) return null;
+    const now =
+      came.along === null || came.across === null
+        ? {}
+        : { now: { along: 1 - came.along, across: 1 - came.across } };
+    return pieceScene(plan.value.form, { foldOverMm: 0, ...now });
+  }, [plan, came]);
+  if (!plan.ok || !came || !scene) return <p className="p-4">The plan has to be mended first.</p>;
+  return (
+    <StageLayout
+      label="Finish"
+      table={
+        <>
+          <Table scene={scene} units={stage.settings.units} label="Laid, dry and wanted" />
+          <Legend roles={['laid', 'now', 'wanted']} />
+        </>
+      }
+      instruments={
+        <div className="flex flex-col gap-5">
+          <div>
+            <h2 className="mb-1 text-lg font-semibold">When it is dry</h2>
+            <DryFields stage={stage} plan={plan.value} />
+          </div>
+          <Comparison lines={linesOf(plan.value, came, piece.result)} units={stage.settings.units} />
+          <Closing stage={stage} came={came} />
+          <TextField
+            label="What to change next time"
+            lines={3}
+            value={piece.notes}
+            onText={notes => stage.change(p => ({ ...p, notes }), { label: 'notes', key: 'notes' })}
+          />
+        </div>
+      }
+    />
+  );
+};

@@ -1,0 +1,169 @@
+import { Link2, Pin } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { CHAIN, type ChainQuantity } from '../../core/chain/quantities';
+import { originOf } from '../../core/plan/explain';
+import type { Plan } from '../../core/plan/makePlan';
+import { setAxisShrinkage, setLink, togglePin } from '../../core/plan/setLink';
+import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
+import type { PieceStage } from '../../session/pieceStage';
+import { NumberField } from '../../ui/NumberField';
+import { reader, shrinkageReader } from '../../ui/readers';
+import { LINK, ORIGIN_WORDS } from './chainWords';
+import { FirmnessScale } from './FirmnessScale';
+import { WhyLink } from './WhyLink';
+
+interface RowProps {
+  readonly stage: PieceStage;
+  readonly plan: Plan;
+  readonly link: ChainQuantity;
+  readonly units: UnitSystem;
+}
+
+const referenceLabel = (plan: Plan): string =>
+  plan.kind
+    .specs(plan.measures)
+    .find(s => s.id === plan.kind.reference(plan.measures))
+    ?.label.toLowerCase() ?? '';
+
+const labelOf = (plan: Plan, link: ChainQuantity): string =>
+  link === 'size' || link === 'laidSize' ? `${LINK[link].label} ${referenceLabel(plan)}` : LINK[link].label;
+
+const PinButton = ({ stage, link, plan }: RowProps) => {
+  const origin = originOf(stage.piece.plan, plan, link);
+  const pinned = origin === 'pinned';
+  return (
+    <button
+      type="button"
+      aria-pressed={pinned}
+      aria-label={`Pin ${labelOf(plan, link)}`}
+      title={ORIGIN_WORDS[origin]}
+      onClick={() => stage.changePlan(p => togglePin(p, link), { label: `pin ${LINK[link].label}` })}
+      className={`relative z-10 grid size-8 shrink-0 place-items-center rounded-full border ${
+        pinned
+          ? 'border-ink bg-ink text-soap'
+          : origin === 'given'
+            ? 'border-chalk bg-soap'
+            : 'border-dashed border-rim bg-steam text-chalk'
+      }`}
+    >
+      {origin === 'follows' ? (
+        <Link2 size={15} aria-hidden />
+      ) : (
+        <Pin size={15} aria-hidden fill={pinned ? 'currentColor' : 'none'} />
+      )}
+    </button>
+  );
+};
+
+/** Both shrinkages; they are one link of the chain, held in their ratio. */
+const ShrinkageFields = ({ stage, plan, units }: RowProps) => (
+  <div className="flex gap-3">
+    {(['along', 'across'] as const).map(axis => (
+      <NumberField
+        key={axis}
+        label={axis}
+        className="w-20"
+        strong
+        shown={showFigure(plan.shrinkage[axis], 'share', { units: units, places: 1 }).replace(/\.0$/, '')}
+        unit="%"
+        read={shrinkageReader(units)}
+        onStep={n =>
+          stage.changePlan(
+            p => setAxisShrinkage(p, axis, Math.min(0.94, Math.max(0, plan.shrinkage[axis] + n * 0.01))),
+            { label: 'shrinkage', key: `s.${axis}` },
+          )
+        }
+        onValue={v =>
+          stage.changePlan(p => setAxisShrinkage(p, axis, v), { label: 'shrinkage', key: `s.${axis}` })
+        }
+      />
+    ))}
+  </div>
+);
+
+/** True for a moment after a figure has changed by itself: the free number is seen to move. */
+const useMoved = (shown: string): boolean => {
+  const [seen, setSeen] = useState({ shown, moved: false });
+  if (seen.shown !== shown) setSeen({ shown, moved: true });
+  useEffect(() => {
+    if (!seen.moved) return undefined;
+    const timer = setTimeout(() => setSeen(s => ({ ...s, moved: false })), 900);
+    return () => clearTimeout(timer);
+  }, [seen]);
+  return seen.moved;
+};
+
+const LinkField = ({ stage, plan, link, units }: RowProps) => {
+  const { dimension, min, max, step } = LINK[link];
+  const value = plan.values[link];
+  const places = dimension === 'count' ? 1 : dimension === 'areal' ? 0 : undefined;
+  const shown =
+    value === undefined
+      ? ''
+      : showFigure(value, dimension, { units: units, ...(places === undefined ? {} : { places }) }).replace(
+          /\.0$/,
+          '',
+        );
+  const follows = originOf(stage.piece.plan, plan, link) === 'follows';
+  const moved = useMoved(shown);
+  const put = (v: number): void =>
+    stage.changePlan(p => setLink(p, link, v), { label: labelOf(plan, link), key: link });
+  return (
+    <NumberField
+      className={`w-32 ${moved && follows ? 'moved' : ''}`}
+      strong
+      label={labelOf(plan, link)}
+      hideLabel
+      shown={shown}
+      unit={homeUnit(dimension, units)}
+      read={reader(dimension, units, { min, max })}
+      onStep={n =>
+        value !== undefined && put(Math.min(max, Math.max(min, Math.round(value / step + n) * step)))
+      }
+      onValue={put}
+    />
+  );
+};
+
+const Row = (props: RowProps) => {
+  const { link, plan, stage, units } = props;
+  const from = link === 'shrinkage' ? SHRINKAGE_FROM[stage.piece.shrinkageFrom] : undefined;
+  return (
+    <li className="relative flex min-h-10 items-center gap-3">
+      <PinButton {...props} />
+      <span className="min-w-0 flex-1 leading-tight first-letter:uppercase">{labelOf(plan, link)}</span>
+      {link === 'shrinkage' ? <ShrinkageFields {...props} /> : <LinkField {...props} />}
+      <WhyLink
+        link={link}
+        input={stage.piece.plan}
+        plan={plan}
+        units={units}
+        {...(from ? { more: from } : {})}
+      />
+    </li>
+  );
+};
+
+const SHRINKAGE_FROM: Readonly<Record<PieceStage['piece']['shrinkageFrom'], string>> = {
+  practice: 'A third is common practice for a wool one does not know. A swatch tells more.',
+  wool: 'Offered from the finished pieces of this wool.',
+  felter: 'Set by you.',
+};
+
+/** The chain of numbers: what is pinned, what is given, and what follows. */
+export const ChainPanel = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => (
+  <section aria-labelledby="chain-title">
+    <h2 id="chain-title" className="text-lg font-semibold">
+      Chain
+    </h2>
+    <p className="mb-2 text-[13px] text-chalk">
+      Type any figure; pin what must hold. What follows is joined by the link.
+    </p>
+    <ul className="relative flex flex-col gap-1 before:absolute before:top-4 before:bottom-8 before:left-[15px] before:border-l-2 before:border-rim">
+      {CHAIN.map(link => (
+        <Row key={link} link={link} stage={stage} plan={plan} units={stage.settings.units} />
+      ))}
+    </ul>
+    <FirmnessScale density={plan.values.firmness ?? null} />
+  </section>
+);

@@ -1,0 +1,125 @@
+import { useMemo, useState } from 'react';
+import { issueText } from '../../core/issues';
+import { makePlan, type Plan } from '../../core/plan/makePlan';
+import type { PlanInput } from '../../core/plan/planInput';
+import { pieceScene } from '../../drawing/scene';
+import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { StageLayout } from '../../ui/StageLayout';
+import { Legend } from '../../ui/table/Legend';
+import { Table } from '../../ui/table/Table';
+import { useRoomy } from '../../ui/useRoomy';
+import { ChainPanel } from './ChainPanel';
+import { gripControls } from './controls';
+import { Disagreement } from './Disagreement';
+import { hangsOff, LayingField, measureHangers, MeasureList } from './MeasureFields';
+import { WoolChoice } from './WoolChoice';
+
+/** While a grip is dragged the plan is drafted here (session); it is kept when the finger lifts. */
+const useDraft = (stage: PieceStage) => {
+  const [draft, setDraft] = useState<{ base: PlanInput; plan: PlanInput } | null>(null);
+  const live = draft && draft.base === stage.piece.plan ? draft.plan : null;
+  const planned = useMemo(() => (live ? makePlan(live) : stage.plan), [live, stage.plan]);
+  const set = (change: (plan: PlanInput) => PlanInput, done: boolean, label: string): void => {
+    const next = change(stage.piece.plan);
+    if (!done) return setDraft({ base: stage.piece.plan, plan: next });
+    setDraft(null);
+    stage.changePlan(() => next, { label });
+  };
+  const shown: PieceStage = live ? { ...stage, piece: { ...stage.piece, plan: live } } : stage;
+  return { planned, set, shown };
+};
+
+const Warnings = ({ plan }: { readonly plan: Plan }) =>
+  plan.warnings.length === 0 ? null : (
+    <ul className="mb-3 border-l-4 border-now pl-3">
+      {plan.warnings.map(w => (
+        <li key={`${w.code}${w.path}`}>{issueText(w)}</li>
+      ))}
+    </ul>
+  );
+
+const Drawn = ({
+  stage,
+  plan,
+  set,
+}: {
+  readonly stage: PieceStage;
+  readonly plan: Plan;
+  readonly set: ReturnType<typeof useDraft>['set'];
+}) => {
+  const { units } = stage.settings;
+  const input = stage.piece.plan;
+  const scene = useMemo(
+    () => pieceScene(plan.form, { foldOverMm: input.foldOverMm }),
+    [plan.form, input.foldOverMm],
+  );
+  const roomy = useRoomy();
+  const onDrawing = roomy && hangsOff(plan);
+  const hangers = onDrawing ? measureHangers(stage, plan, scene) : [];
+  const hung = new Set(hangers.map(h => h.id));
+  const listed = plan.kind
+    .specs(plan.measures)
+    .map(s => s.id)
+    .filter(id => !hung.has(id));
+  const onResist = plan.form.outlineIs === 'resist';
+  return (
+    <StageLayout
+      label="Plan"
+      table={
+        <>
+          <Table
+            scene={scene}
+            units={units}
+            label={`${stage.piece.name} on the table`}
+            controlOf={gripControls({ input, plan, units, set })}
+            hangers={hangers}
+          />
+          <Legend roles={onResist ? ['laid', 'wanted', 'wool', 'mouth'] : ['laid', 'wanted']} />
+        </>
+      }
+      instruments={
+        <>
+          <Disagreement solution={plan.solution} stage={stage} />
+          <Warnings plan={plan} />
+          <MeasureList stage={stage} plan={plan} ids={listed} />
+          <ChainPanel stage={stage} plan={plan} />
+          <section
+            aria-label="Wool and laying"
+            className="mt-4 flex flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
+          >
+            <WoolChoice stage={stage} />
+            {onResist && <LayingField stage={stage} link="foldOverMm" label="Fold-over" units={units} />}
+            {onResist && <LayingField stage={stage} link="resistMm" label="Resist thickness" units={units} />}
+            {plan.form.edgeSurplus && (
+              <p className="w-full text-[13px] text-chalk">
+                The folded edge is {plan.form.edgeSurplus.ratio.toFixed(2)} times as long as the middle
+                {plan.form.edgeSurplus.ratio > 1.1 ? ': rub and roll the edge most.' : '.'}
+              </p>
+            )}
+          </section>
+        </>
+      }
+    />
+  );
+};
+
+/** Plan: what it must measure, and everything that follows. */
+export const PlanView = () => {
+  const stage = usePieceStage();
+  const { planned, set, shown } = useDraft(stage);
+  const [last, setLast] = useState<Plan | null>(null);
+  if (planned.ok && planned.value !== last) setLast(planned.value);
+  const plan = planned.ok ? planned.value : last;
+  return (
+    <>
+      {!planned.ok && (
+        <div role="alert" className="border-b border-wanted bg-soap px-4 py-2">
+          {planned.issues.map(i => (
+            <p key={i.path}>{issueText(i)}</p>
+          ))}
+        </div>
+      )}
+      {plan && <Drawn stage={shown} plan={plan} set={set} />}
+    </>
+  );
+};

@@ -1,0 +1,53 @@
+import type { ChainQuantity } from '../../core/chain/quantities';
+import { explain, type FormulaInput } from '../../core/plan/explain';
+import type { Plan } from '../../core/plan/makePlan';
+import type { PlanInput } from '../../core/plan/planInput';
+import { showQuantity, type UnitSystem } from '../../core/units/units';
+import { Why } from '../../ui/Why';
+import { LINK, ORIGIN_WORDS } from './chainWords';
+
+const M2_TO_FT2 = 10.763910416709722;
+
+const figure = (input: FormulaInput, units: UnitSystem): string => {
+  if (input.dimension === 'plain') return String(Number(input.value.toFixed(3)));
+  if (input.dimension === 'area')
+    return units === 'metric'
+      ? `${(input.value * 1e4).toFixed(0)} cm²`
+      : `${(input.value * M2_TO_FT2).toFixed(2)} ft²`;
+  return showQuantity(input.value, input.dimension, units);
+};
+
+/** Why a link of the chain has its figure. */
+export const WhyLink = (props: {
+  readonly link: ChainQuantity;
+  readonly input: PlanInput;
+  readonly plan: Plan;
+  readonly units: UnitSystem;
+  readonly more?: string;
+}) => {
+  const { formula, inputs, origin } = explain(props.input, props.plan, props.link);
+  const { label, dimension } = LINK[props.link];
+  return (
+    <Why of={label.toLowerCase()}>
+      <p className="font-semibold">
+        {label} {showQuantity(props.plan.values[props.link] ?? Number.NaN, dimension, props.units)} —{' '}
+        {ORIGIN_WORDS[origin]}.
+      </p>
+      {props.more && <p className="mt-1">{props.more}</p>}
+      <p className="mt-2 font-semibold">{formula}</p>
+      <table className="mt-1">
+        <tbody>
+          {inputs.map(i => (
+            <tr key={i.symbol} className="align-baseline">
+              <td className="pr-2 font-semibold">{i.symbol}</td>
+              <td className="pr-3 text-right whitespace-nowrap">{figure(i, props.units)}</td>
+              <td className="text-chalk">
+                {i.name}; {ORIGIN_WORDS[i.origin]}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Why>
+  );
+};

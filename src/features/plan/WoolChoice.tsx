@@ -1,0 +1,83 @@
+import { useId } from 'react';
+import { setAxisShrinkage } from '../../core/plan/setLink';
+import { showQuantity } from '../../core/units/units';
+import type { PieceStage } from '../../session/pieceStage';
+import { useExperience } from '../../session/useExperience';
+import { useWools } from '../../session/useRecords';
+import { Button } from '../../ui/Button';
+
+const percent = (v: number): string => showQuantity(v, 'share', 'metric');
+
+/** Which wool, and what it has done before: its own shrinkage is offered, never forced. */
+export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
+  const id = useId();
+  const wools = useWools();
+  const { piece } = stage;
+  const known = useExperience(piece.woolId, piece.id);
+  const shelf = wools.filter(w => w.deletedAt === null || w.id === piece.woolId);
+  const take = (): void => {
+    if (!known) return;
+    stage.change(
+      p => ({
+        ...p,
+        shrinkageFrom: 'wool',
+        plan: setAxisShrinkage(
+          setAxisShrinkage(p.plan, 'along', known.along.mean),
+          'across',
+          known.across.mean,
+        ),
+      }),
+      { label: 'shrinkage of this wool' },
+    );
+  };
+  return (
+    <div className="flex w-full flex-col gap-1">
+      <label htmlFor={id} className="text-[13px] text-chalk">
+        Wool
+      </label>
+      <span className="flex items-center gap-2">
+        <span
+          className="size-6 shrink-0 rounded-full border border-rim"
+          style={{ background: stage.wool?.colour ?? 'transparent' }}
+        />
+        <select
+          id={id}
+          className="min-h-9 w-full rounded-bench border border-rim bg-soap px-2"
+          value={piece.woolId ?? ''}
+          onChange={e =>
+            stage.change(p => ({ ...p, woolId: e.target.value === '' ? null : e.target.value }), {
+              label: 'wool',
+            })
+          }
+        >
+          <option value="">not chosen yet</option>
+          {shelf.map(w => (
+            <option key={w.id} value={w.id}>
+              {w.name}
+            </option>
+          ))}
+        </select>
+      </span>
+      {known ? (
+        <p className="text-sm">
+          Its finished pieces ({known.pieces}) shrank {percent(known.along.mean)} along,{' '}
+          {percent(known.across.mean)} across
+          {known.pieces > 1 &&
+            ` (${percent(known.along.least)}–${percent(known.along.most)}, ${percent(known.across.least)}–${percent(known.across.most)})`}
+          .{' '}
+          {piece.shrinkageFrom === 'wool' ? (
+            <span className="text-chalk">Used in this plan.</span>
+          ) : (
+            <Button onClick={take}>Use these</Button>
+          )}
+        </p>
+      ) : (
+        piece.woolId !== null && (
+          <p className="text-[13px] text-chalk">
+            No finished piece of this wool yet: the shrinkage is general practice. Felt a swatch first.
+          </p>
+        )
+      )}
+    </div>
+  );
+};

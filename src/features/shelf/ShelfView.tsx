@@ -1,0 +1,138 @@
+import { homeUnit, showFigure } from '../../core/units/units';
+import { newWool, type Wool, WOOL_FORMS } from '../../records/wool';
+import { newId, nowIso } from '../../session/clock';
+import { history } from '../../session/history';
+import { useNotify } from '../../session/notices';
+import { useStore } from '../../session/storeContext';
+import { useExperience } from '../../session/useExperience';
+import { useSettings, useWools } from '../../session/useRecords';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { TextField } from '../../ui/TextField';
+
+const percent = (v: number): string => `${Math.round(100 * v)} %`;
+
+const useChangeWool = () => {
+  const store = useStore();
+  const { failed } = useNotify();
+  return (wool: Wool, change: Partial<Wool>, label: string): void => {
+    history.push({
+      label,
+      key: `${wool.id}.${label}`,
+      at: Date.now(),
+      undo: () => store.updateWool(wool.id, () => wool),
+      redo: () => store.updateWool(wool.id, w => ({ ...w, ...change })),
+    });
+    store.updateWool(wool.id, w => ({ ...w, ...change })).catch(failed);
+  };
+};
+
+const WoolRow = ({ wool }: { readonly wool: Wool }) => {
+  const change = useChangeWool();
+  const { units } = useSettings();
+  const { tell } = useNotify();
+  const known = useExperience(wool.id);
+  const put = (more: Partial<Wool>, label: string): void => change(wool, more, label);
+  const remove = (): void => {
+    put({ deletedAt: nowIso() }, `take ${wool.name} off the shelf`);
+    tell({
+      text: `${wool.name} is off the shelf.`,
+      action: { label: 'Undo', run: () => void history.undo() },
+    });
+  };
+  return (
+    <li className="grid grid-cols-[2.5rem_1fr] gap-x-4 gap-y-1 border-b border-rim py-3 lg:grid-cols-[2.5rem_16rem_11rem_7rem_8rem_1fr_auto] lg:items-end">
+      <label className="row-span-6 lg:row-span-1">
+        <span className="sr-only">Colour of {wool.name}</span>
+        <input
+          type="color"
+          className="h-10 w-10 cursor-pointer rounded-full border border-rim bg-transparent"
+          value={wool.colour}
+          onChange={e => put({ colour: e.target.value }, 'colour')}
+        />
+      </label>
+      <TextField
+        label="Name"
+        value={wool.name}
+        onText={name => name.trim() !== '' && put({ name }, 'name')}
+      />
+      <TextField label="Fibre or breed" value={wool.fibre} onText={fibre => put({ fibre }, 'fibre')} />
+      <label className="flex flex-col">
+        <span className="text-[13px] text-chalk">Form</span>
+        <select
+          className="min-h-8 rounded-bench border border-rim bg-soap px-1"
+          value={wool.form}
+          onChange={e => put({ form: WOOL_FORMS.find(f => f === e.target.value) ?? 'batt' }, 'form')}
+        >
+          {WOOL_FORMS.map(f => (
+            <option key={f}>{f}</option>
+          ))}
+        </select>
+      </label>
+      <NumberField
+        label="On the shelf"
+        shown={wool.gramsLeft === null ? '' : showFigure(wool.gramsLeft, 'mass', { units: units })}
+        unit={homeUnit('mass', units)}
+        read={reader('mass', units, { min: 0, max: 1_000_000 })}
+        onValue={gramsLeft => put({ gramsLeft }, 'grams')}
+        onEmpty={() => put({ gramsLeft: null }, 'grams')}
+      />
+      <p className="leading-tight">
+        {known ? (
+          <>
+            <span className="text-lg font-semibold">
+              {percent(known.along.mean)} along, {percent(known.across.mean)} across
+            </span>
+            <span className="block text-[13px] text-chalk">
+              shrinkage of {known.pieces === 1 ? 'one finished piece' : `${known.pieces} finished pieces`}
+            </span>
+          </>
+        ) : (
+          <span className="text-[13px] text-chalk">
+            Nothing finished of it yet: plans use general practice.
+          </span>
+        )}
+      </p>
+      <Button look="bare" onClick={remove} aria-label={`Take ${wool.name} off the shelf`}>
+        Remove
+      </Button>
+    </li>
+  );
+};
+
+/** The shelf: which wools there are, and what they have done. */
+export const ShelfView = () => {
+  const wools = useWools().filter(w => w.deletedAt === null);
+  const store = useStore();
+  const { failed } = useNotify();
+  const add = (): void => {
+    store
+      .addWool(
+        newWool({ id: newId(), name: 'New wool', fibre: '', form: 'batt', colour: '#8a949a', now: nowIso() }),
+      )
+      .catch(failed);
+  };
+  return (
+    <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
+      <div className="flex items-center gap-5">
+        <h1 className="text-3xl font-semibold">Shelf</h1>
+        <Button look="main" onClick={add}>
+          Add a wool
+        </Button>
+      </div>
+      {wools.length === 0 ? (
+        <p className="mt-4 max-w-prose text-lg">
+          No wool here yet. Add one, choose it in a plan, and when the piece is in the record its shrinkage is
+          learnt.
+        </p>
+      ) : (
+        <ul className="mt-2">
+          {wools.map(w => (
+            <WoolRow key={w.id} wool={w} />
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+};

@@ -1,0 +1,186 @@
+import { useMemo, useState } from 'react';
+import { issueText } from '../../core/issues';
+import type { Plan } from '../../core/plan/makePlan';
+import { PAPER_NAMES, PAPERS, type PaperName, planSheets, type SheetPlan } from '../../drawing/sheets';
+import { pieceScene } from '../../drawing/scene';
+import { makeTemplate } from '../../drawing/template';
+import { download } from '../../files/download';
+import { templateSvg } from '../../files/templateSvg';
+import { nowIso } from '../../session/clock';
+import { useNotify } from '../../session/notices';
+import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { useChangeSettings } from '../../session/useRecords';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { StageLayout } from '../../ui/StageLayout';
+import { Legend } from '../../ui/table/Legend';
+import { Table } from '../../ui/table/Table';
+import { toScreen, type View } from '../../ui/table/view';
+import { background } from '../../workers/background';
+
+const SheetOutlines = ({ sheets, view }: { readonly sheets: SheetPlan; readonly view: View }) => (
+  <g>
+    {sheets.sheets.map(s => {
+      const a = toScreen(view, { x: s.window.minX, y: s.window.minY });
+      const b = toScreen(view, { x: s.window.maxX, y: s.window.maxY });
+      return (
+        <g key={s.name}>
+          <rect
+            x={a.x}
+            y={a.y}
+            width={b.x - a.x}
+            height={b.y - a.y}
+            className="fill-soap/60 stroke-rim"
+            strokeWidth={1}
+          />
+          <text x={a.x + 10} y={a.y + 22} className="fill-chalk text-[16px] font-semibold">
+            {s.name}
+          </text>
+        </g>
+      );
+    })}
+    {sheets.marks.map(m => {
+      const p = toScreen(view, m.at);
+      return (
+        <path
+          key={m.name}
+          d={`M${p.x - 5} ${p.y}h10M${p.x} ${p.y - 5}v10`}
+          className="stroke-ink"
+          strokeWidth={1}
+        />
+      );
+    })}
+  </g>
+);
+
+const fileName = (stage: PieceStage, ending: string): string =>
+  `${
+    stage.piece.name
+      .toLowerCase()
+      .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
+      .replaceAll(/^-|-$/g, '') || 'piece'
+  }-template.${ending}`;
+
+const useExports = (stage: PieceStage, plan: Plan) => {
+  const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
+  const { tell } = useNotify();
+  const template = useMemo(
+    () =>
+      makeTemplate(plan, {
+        name: stage.piece.name,
+        date: nowIso().slice(0, 10),
+        foldOverMm: stage.piece.plan.foldOverMm,
+        units: stage.settings.units,
+      }),
+    [plan, stage.piece.name, stage.piece.plan.foldOverMm, stage.settings.units],
+  );
+  const pdf = async (paper: PaperName): Promise<void> => {
+    const abort = new AbortController();
+    const stop = (): void => abort.abort();
+    setProgress({ done: 0, of: 0, stop });
+    const made = await background.run(
+      'templatePdf',
+      { template, paper },
+      { onProgress: (done, of) => setProgress({ done, of, stop }), signal: abort.signal },
+    );
+    setProgress(null);
+    if (made.ok) download(fileName(stage, 'pdf'), 'application/pdf', made.value);
+    else if (!abort.signal.aborted) tell({ text: made.issues.map(issueText).join(' ') });
+  };
+  const svg = (): void => download(fileName(stage, 'svg'), 'image/svg+xml', templateSvg(template));
+  return { template, pdf, svg, progress };
+};
+
+const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
+  const changeSettings = useChangeSettings();
+  const { template, pdf, svg, progress } = useExports(stage, plan);
+  const { units, page } = stage.settings;
+  const sheets = useMemo(() => planSheets(template.box, page), [template, page]);
+  const scene = useMemo(
+    () => pieceScene(plan.form, { foldOverMm: stage.piece.plan.foldOverMm }),
+    [plan.form, stage.piece.plan.foldOverMm],
+  );
+  const [first, last] = [sheets.sheets[0], sheets.sheets.at(-1)];
+  const box =
+    first && last ? { ...last.window, minX: first.window.minX, minY: first.window.minY } : scene.box;
+  const n = sheets.sheets.length;
+  return (
+    <StageLayout
+      label="Template"
+      table={
+        <>
+          <Table
+            scene={scene}
+            units={units}
+            label="Template over its sheets"
+            box={box}
+            under={view => <SheetOutlines sheets={sheets} view={view} />}
+          />
+          <Legend
+            roles={
+              plan.form.outlineIs === 'resist' ? ['laid', 'wanted', 'wool', 'mouth'] : ['laid', 'wanted']
+            }
+          />
+        </>
+      }
+      instruments={
+        <div className="flex flex-col gap-4">
+          <div>
+            <h2 className="text-lg font-semibold">Template at true scale</h2>
+            <p className="text-chalk">
+              {plan.form.outlineIs === 'resist'
+                ? 'Cut the resist to the dashed line.'
+                : 'Lay the wool out to the dashed line.'}{' '}
+              The solid line round it is the wool with its fold-over; the dotted one is the wanted size.
+            </p>
+          </div>
+          <div>
+            <p className="mb-1 text-[13px] text-chalk">Paper</p>
+            <Choice
+              label="Paper"
+              value={page}
+              options={PAPER_NAMES.map(value => ({
+                value,
+                text: PAPERS[value].name,
+              }))}
+              onChoose={value => changeSettings({ page: value })}
+            />
+          </div>
+          <p className="text-3xl font-semibold">
+            {n} {n === 1 ? 'sheet' : 'sheets'}
+            <span className="ml-2 text-base font-normal text-chalk">
+              {sheets.columns} across, {sheets.rows} down, {sheets.landscape ? 'lying' : 'upright'}
+            </span>
+          </p>
+          <div className="flex flex-wrap gap-2">
+            <Button look="main" onClick={() => void pdf(page)} disabled={progress !== null}>
+              Save PDF
+            </Button>
+            <Button onClick={svg}>Save SVG</Button>
+          </div>
+          {progress && (
+            <p role="status" className="flex items-center gap-3">
+              Drawing sheet {progress.done} of {progress.of || n} …{' '}
+              <Button onClick={progress.stop}>Cancel</Button>
+            </p>
+          )}
+          <ul className="list-disc pl-5 text-sm">
+            <li>Print at 100 %, without “fit to page”.</li>
+            <li>Lay a ruler on the 100 mm line at the foot of a sheet before cutting.</li>
+            <li>Join sheets so that crosses of the same number meet.</li>
+          </ul>
+        </div>
+      }
+    />
+  );
+};
+
+/** Template: the outline at true scale, on paper. */
+export const TemplateView = () => {
+  const stage = usePieceStage();
+  return stage.plan.ok ? (
+    <Drawn stage={stage} plan={stage.plan.value} />
+  ) : (
+    <p className="p-4">The plan has to be mended first.</p>
+  );
+};

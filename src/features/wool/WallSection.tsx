@@ -1,0 +1,91 @@
+import type { FaceWeight } from '../../core/wool/weigh';
+
+const ROW = 40;
+const WIDTH = 380;
+
+/** Crossed layers: the first along, the next across, and so on (common practice). */
+const layerDirection = (index: number): 'along' | 'across' => (index % 2 === 0 ? 'along' : 'across');
+
+const Stratum = (props: {
+  readonly index: number;
+  readonly grams: string;
+  readonly colour: string;
+  readonly y: number;
+}) => {
+  const along = layerDirection(props.index) === 'along';
+  const pattern = along ? 'fibres-along' : 'fibres-across';
+  return (
+    <g>
+      <rect
+        x={70}
+        y={props.y}
+        width={WIDTH - 190}
+        height={ROW - 6}
+        fill={props.colour}
+        className="stroke-ink"
+        strokeWidth={1}
+      />
+      <rect x={70} y={props.y} width={WIDTH - 190} height={ROW - 6} fill={`url(#${pattern})`} />
+      <text x={62} y={props.y + 23} textAnchor="end" className="fill-ink text-[15px]">
+        layer {props.index + 1}
+      </text>
+      <text x={WIDTH - 110} y={props.y + 23} className="fill-ink text-[16px] font-semibold">
+        {props.grams}
+      </text>
+      <text x={WIDTH - 52} y={props.y + 23} className="fill-chalk text-[14px]">
+        {along ? 'along' : 'across'}
+      </text>
+    </g>
+  );
+};
+
+/** The wall in section: the first layer laid is the inside, so it stands at the bottom, next to the resist. */
+export const WallSection = (props: {
+  readonly face: FaceWeight;
+  readonly colour: string;
+  readonly onResist: boolean;
+  readonly mass: (grams: number) => string;
+}) => {
+  const { layers } = props.face;
+  const height = layers.length * ROW + 44;
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      className="w-full"
+      role="img"
+      aria-label={`Wall of ${props.face.name} in section, ${layers.length} layers, the first laid at the bottom`}
+    >
+      <defs>
+        <pattern id="fibres-along" width="14" height="7" patternUnits="userSpaceOnUse">
+          <path d="M0 3.5H10" stroke="#fff" strokeOpacity="0.75" strokeWidth="1.2" />
+        </pattern>
+        <pattern id="fibres-across" width="7" height="7" patternUnits="userSpaceOnUse">
+          <circle cx="3.5" cy="3.5" r="1.3" fill="#fff" fillOpacity="0.8" />
+        </pattern>
+      </defs>
+      <text x={70} y={13} className="fill-chalk text-[13px]">
+        outside, laid last
+      </text>
+      {layers.map((grams, i) => (
+        <Stratum
+          key={i}
+          index={i}
+          grams={props.mass(grams)}
+          colour={props.colour}
+          y={18 + (layers.length - 1 - i) * ROW}
+        />
+      ))}
+      <line
+        x1={70}
+        x2={WIDTH - 120}
+        y1={height - 22}
+        y2={height - 22}
+        className="stroke-laid"
+        strokeWidth={3}
+      />
+      <text x={70} y={height - 6} className="fill-chalk text-[13px]">
+        {props.onResist ? 'resist: this is the inside of the piece' : 'the table: laid first'}
+      </text>
+    </svg>
+  );
+};

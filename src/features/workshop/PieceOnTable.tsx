@@ -1,0 +1,110 @@
+import { Link } from 'react-router';
+import { benchState } from '../../core/cycles/benchState';
+import { meanProgress, nowShare, type Stage, stageOf } from '../../core/cycles/stageOf';
+import { progressForecast } from '../../core/forecast/progressForecast';
+import { makePlan, type Plan } from '../../core/plan/makePlan';
+import { showFigure, type UnitSystem } from '../../core/units/units';
+import { svgPathData } from '../../drawing/pathSink';
+import { pieceScene, type Scene } from '../../drawing/scene';
+import type { Entry } from '../../records/entry';
+import type { Piece } from '../../records/piece';
+import type { Wool } from '../../records/wool';
+
+/** A piece with what is needed to lay it on the workshop's table. */
+export interface Laid {
+  readonly piece: Piece;
+  readonly plan: Plan | null;
+  readonly scene: Scene | null;
+  readonly stage: Stage;
+  readonly progress: number | null;
+  readonly wool: Wool | null;
+}
+
+/** Works out how a piece lies on the table now. */
+export const laidOut = (piece: Piece, log: readonly Entry[], wool: Wool | null): Laid => {
+  const made = makePlan(piece.plan);
+  const stage = stageOf(log, piece.result.finishedAt);
+  if (!made.ok) return { piece, plan: null, scene: null, stage, progress: null, wool };
+  const forecast = progressForecast(made.value.form.gauges, benchState(log));
+  const now = stage === 'bench' ? nowShare(forecast) : null;
+  return {
+    piece,
+    plan: made.value,
+    scene: pieceScene(made.value.form, { foldOverMm: 0, ...(now ? { now } : {}) }),
+    stage,
+    progress: stage === 'bench' ? meanProgress(forecast) : null,
+    wool,
+  };
+};
+
+const STAGE_PATH: Readonly<Record<Stage, string>> = { planned: 'plan', bench: 'bench', finished: 'finish' };
+
+const stageWords = ({ stage, progress }: Laid): string => {
+  if (stage === 'planned') return 'planned';
+  if (stage === 'finished') return 'in the record';
+  return progress === null
+    ? 'on the bench, not yet measured'
+    : `on the bench, ${Math.round(100 * progress)} % of the way`;
+};
+
+const sizeWords = (plan: Plan, units: UnitSystem): string =>
+  plan.form.gauges
+    .slice(0, 2)
+    .map(g => showFigure(g.wantedMm, 'length', { units: units }))
+    .join(' × ') + ` ${units === 'metric' ? 'cm' : 'in'}`;
+
+const AROUND_PX = 5;
+
+/** A finished piece is dry and has only its own shape; a planned one has no wool on the table yet. */
+const shownRoles = (stage: Stage): readonly string[] =>
+  stage === 'finished' ? ['wanted'] : stage === 'planned' ? ['laid', 'wanted'] : ['laid', 'now', 'wanted'];
+
+/** One piece lying on the table, to the same scale as all the others, and a way to it. */
+export const PieceOnTable = ({
+  laid,
+  pxPerMm,
+  units,
+}: {
+  readonly laid: Laid;
+  readonly pxPerMm: number;
+  readonly units: UnitSystem;
+}) => {
+  const { piece, plan, scene, stage, wool } = laid;
+  const box = scene?.box ?? { minX: 0, minY: 0, maxX: 100, maxY: 100 };
+  const width = (box.maxX - box.minX) * pxPerMm + 2 * AROUND_PX;
+  const height = (box.maxY - box.minY) * pxPerMm + 2 * AROUND_PX;
+  const roles = shownRoles(stage);
+  const fill = stage === 'planned' ? 'none' : (wool?.colour ?? 'none');
+  const felt = stage === 'finished' ? 'wanted' : scene?.shapes.some(s => s.role === 'now') ? 'now' : 'laid';
+  return (
+    <Link
+      to={`/pieces/${piece.id}/${STAGE_PATH[stage]}`}
+      className="group flex max-w-72 flex-col items-start gap-1.5 rounded-bench p-1"
+    >
+      <svg width={width} height={height} aria-hidden="true">
+        <g
+          transform={`translate(${AROUND_PX - box.minX * pxPerMm} ${AROUND_PX - box.minY * pxPerMm}) scale(${pxPerMm})`}
+        >
+          {scene?.shapes
+            .filter(s => roles.includes(s.role))
+            .map((s, i) => (
+              <g key={`${s.role}${i}`}>
+                {s.role === felt && (
+                  <path d={svgPathData(s.points, true, 1)} fill={fill} fillOpacity={0.85} />
+                )}
+                <path d={svgPathData(s.points, s.closed, 1)} className={`line line-${s.role}`} />
+              </g>
+            ))}
+        </g>
+      </svg>
+      <span className="border-t-2 border-ink pt-1 leading-tight group-hover:underline">
+        <span className="block text-lg font-semibold">{piece.name}</span>
+        <span className="block">{stageWords(laid)}</span>
+        <span className="block text-[13px] text-chalk">
+          {plan ? sizeWords(plan, units) : 'plan to be mended'}
+          {wool && ` · ${wool.name}`}
+        </span>
+      </span>
+    </Link>
+  );
+};

@@ -1,0 +1,93 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { issueText } from '../../core/issues';
+import { useLogs } from '../../session/useLogs';
+import { usePieces, useSettings, useWools } from '../../session/useRecords';
+import { useStore } from '../../session/storeContext';
+import { buttonClass } from '../../ui/Button';
+import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
+
+/** The largest piece as laid is this wide on the screen; all others are to the same scale. */
+const LARGEST_PX = 300;
+const ORDER = { bench: 0, planned: 1, finished: 2 } as const;
+
+const largestMm = (all: readonly Laid[]): number =>
+  Math.max(
+    100,
+    ...all.flatMap(l =>
+      l.scene ? [l.scene.box.maxX - l.scene.box.minX, l.scene.box.maxY - l.scene.box.minY] : [],
+    ),
+  );
+
+const ScaleBar = ({ pxPerMm, imperial }: { readonly pxPerMm: number; readonly imperial: boolean }) => {
+  const mm = imperial ? 304.8 : 200;
+  return (
+    <p className="flex items-center gap-2 text-[13px] text-chalk">
+      <svg width={mm * pxPerMm + 2} height={10} aria-hidden="true">
+        <path
+          d={`M1 9V1M1 5H${mm * pxPerMm + 1}M${mm * pxPerMm + 1} 9V1`}
+          className="fill-none stroke-chalk"
+          strokeWidth={1.5}
+        />
+      </svg>
+      {imperial ? '12 in' : '20 cm'}, all to the same scale
+    </p>
+  );
+};
+
+const Empty = () => (
+  <div className="max-w-prose p-8">
+    <h2 className="text-3xl font-semibold">The table is clear.</h2>
+    <p className="mt-2 text-lg">
+      Say what a piece must measure when it is finished. Jorrit says how large to lay it, how much wool to
+      weigh, and — once you roll — how far it has come.
+    </p>
+    <Link to="/new" className={`${buttonClass('main', 'dry')} mt-4`}>
+      Plan the first piece
+    </Link>
+  </div>
+);
+
+/** The workshop: every piece on one table, to one scale. */
+export const WorkshopView = () => {
+  const pieces = usePieces();
+  const wools = useWools();
+  const store = useStore();
+  const { units } = useSettings();
+  const ids = useMemo(() => (pieces ?? []).map(p => p.id), [pieces]);
+  const logs = useLogs(ids);
+  if (!pieces) return <p className="p-4">Reading …</p>;
+  if (pieces.length === 0) return <Empty />;
+  const all = pieces
+    .map(p => laidOut(p, logs.get(p.id) ?? [], wools.find(w => w.id === p.woolId) ?? null))
+    .toSorted((a, b) => ORDER[a.stage] - ORDER[b.stage] || (a.piece.updatedAt < b.piece.updatedAt ? 1 : -1));
+  const pxPerMm = LARGEST_PX / largestMm(all);
+  const problems = store.problems();
+  return (
+    <div className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4">
+      <div className="mb-4 flex flex-wrap items-center gap-5">
+        <h1 className="text-3xl font-semibold">On the table</h1>
+        <Link to="/new" className={buttonClass('main', 'dry')}>
+          New piece
+        </Link>
+        <span className="ml-auto">
+          <ScaleBar pxPerMm={pxPerMm} imperial={units === 'imperial'} />
+        </span>
+      </div>
+      {problems.length > 0 && (
+        <div role="alert" className="mb-3 border-l-4 border-wanted pl-3">
+          {problems.map(p => (
+            <p key={p.path}>{issueText(p)}</p>
+          ))}
+        </div>
+      )}
+      <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
+        {all.map(laid => (
+          <li key={laid.piece.id}>
+            <PieceOnTable laid={laid} pxPerMm={pxPerMm} units={units} />
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+};

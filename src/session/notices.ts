@@ -1,0 +1,24 @@
+import { createContext, useContext } from 'react';
+import { issue, issueText } from '../core/issues';
+
+/** A short word to the felter, with at most one thing to do about it. */
+export interface Notice {
+  readonly text: string;
+  readonly action?: { readonly label: string; readonly run: () => void };
+}
+
+export interface Notify {
+  readonly tell: (notice: Notice) => void;
+  /** For a write that did not succeed. */
+  readonly failed: (error: unknown) => void;
+}
+
+export const NotifyContext = createContext<Notify>({ tell: () => undefined, failed: () => undefined });
+export const useNotify = (): Notify => useContext(NotifyContext);
+
+/** What is said when the browser did not keep something. */
+export const storeFailure = (error: unknown): Notice => ({
+  text: issueText(
+    issue('STORE_FAILED', '', { detail: error instanceof Error ? `${error.message}.` : String(error) }),
+  ),
+});

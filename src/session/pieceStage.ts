@@ -1,0 +1,22 @@
+import { useOutletContext } from 'react-router';
+import type { Result } from '../core/result';
+import type { Plan } from '../core/plan/makePlan';
+import type { PlanInput } from '../core/plan/planInput';
+import type { Entry } from '../records/entry';
+import type { Piece } from '../records/piece';
+import type { Settings } from '../records/settings';
+import type { Wool } from '../records/wool';
+import type { Told } from './useRecords';
+
+/** What every stage of a piece stands on: the record, and what follows from it. */
+export interface PieceStage {
+  readonly piece: Piece;
+  readonly plan: Result<Plan>;
+  readonly entries: readonly Entry[];
+  readonly wool: Wool | null;
+  readonly settings: Settings;
+  readonly change: (change: (p: Piece) => Piece, told: Told) => void;
+  readonly changePlan: (change: (plan: PlanInput) => PlanInput, told: Told) => void;
+}
+
+export const usePieceStage = (): PieceStage => useOutletContext<PieceStage>();

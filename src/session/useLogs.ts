@@ -1,0 +1,17 @@
+import { useQueries } from '@tanstack/react-query';
+import type { Entry } from '../records/entry';
+import { keys } from './keys';
+import { useStore } from './storeContext';
+
+/** The logs of several pieces, by the id of the piece. A log that is still being read is empty. */
+export const useLogs = (pieceIds: readonly string[]): ReadonlyMap<string, readonly Entry[]> => {
+  const store = useStore();
+  const results = useQueries({
+    queries: pieceIds.map(id => ({
+      queryKey: keys.entries(id),
+      queryFn: () => store.entries(id),
+      staleTime: Infinity,
+    })),
+  });
+  return new Map(pieceIds.map((id, i) => [id, results[i]?.data ?? []]));
+};

@@ -1,0 +1,37 @@
+import { ToggleGroup } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+/** One of a few, all in sight. Arrow keys move between them. */
+export const Choice = <T extends string>(props: {
+  readonly label: string;
+  readonly value: T;
+  readonly options: ReadonlyArray<{ readonly value: T; readonly text: ReactNode; readonly name?: string }>;
+  readonly onChoose: (value: T) => void;
+  readonly size?: 'dry' | 'wet';
+}) => (
+  <ToggleGroup.Root
+    type="single"
+    aria-label={props.label}
+    value={props.value}
+    onValueChange={value => {
+      const chosen = props.options.find(o => o.value === value);
+      if (chosen) props.onChoose(chosen.value);
+    }}
+    className="flex flex-wrap"
+  >
+    {props.options.map(o => (
+      <ToggleGroup.Item
+        key={o.value}
+        value={o.value}
+        aria-label={o.name}
+        className={`-ml-px flex-1 border border-rim bg-soap first:ml-0 first:rounded-l-bench last:rounded-r-bench hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-soap ${
+          props.size === 'wet'
+            ? 'min-h-16 touch-manipulation px-2 text-lg'
+            : 'min-h-9 px-2.5 py-1 whitespace-nowrap'
+        }`}
+      >
+        {o.text}
+      </ToggleGroup.Item>
+    ))}
+  </ToggleGroup.Root>
+);

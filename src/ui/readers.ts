@@ -1,0 +1,31 @@
+import { additiveSlip } from '../core/shrinkage/additiveSlip';
+import { shrinkage } from '../core/quantity';
+import { type Dimension, parseQuantity, showQuantity, type UnitSystem } from '../core/units/units';
+import type { Read } from './NumberField';
+
+/** A reader for fields of one dimension: in either unit system, within a range. */
+export const reader =
+  (dimension: Dimension, units: UnitSystem, range: { min: number; max: number }) =>
+  (text: string): Read => {
+    const value = parseQuantity(text, dimension, units);
+    if (value === null) return { ok: false, why: 'Not a figure I can read, such as 30.5, 1,8 or 12 in.' };
+    if (!(value >= range.min && value <= range.max)) {
+      const show = (v: number): string => showQuantity(v, dimension, units);
+      return { ok: false, why: `From ${show(range.min)} to ${show(range.max)}.` };
+    }
+    return { ok: true, value };
+  };
+
+/** A reader for shrinkages. "+30 %" is explained instead of taken. */
+export const shrinkageReader =
+  (units: UnitSystem) =>
+  (text: string): Read => {
+    if (!text.trim().startsWith('+')) return reader('share', units, { min: 0, max: 0.94 })(text);
+    const added = parseQuantity(text.trim().slice(1), 'share', units) ?? 0;
+    const percent = Math.round(added * 100);
+    const share = additiveSlip(shrinkage(added)).toFixed(2);
+    return {
+      ok: false,
+      why: `Adding ${percent} % ends at ${share} of the wanted size: the laid piece must be divided by ${(1 - added).toFixed(2)}, not multiplied by ${(1 + added).toFixed(2)}. Type ${percent} for a loss of ${percent} %.`,
+    };
+  };

@@ -1,0 +1,23 @@
+import type { Role } from '../../drawing/scene';
+
+const NAMES: Readonly<Partial<Record<Role, string>>> = {
+  laid: 'laid',
+  now: 'now',
+  wanted: 'wanted',
+  wool: 'wool with fold-over',
+  mouth: 'mouth, stays open',
+};
+
+/** What the lines mean, in the same dash and colour as on the table. */
+export const Legend = ({ roles }: { readonly roles: readonly Role[] }) => (
+  <ul className="pointer-events-none absolute right-2 bottom-1 left-9 flex flex-wrap justify-end gap-x-4 text-[13px] text-ink">
+    {roles.map(role => (
+      <li key={role} className="flex items-center gap-1.5">
+        <svg width="34" height="10" aria-hidden="true">
+          <path d="M1 5H33" className={`line line-${role}`} />
+        </svg>
+        {NAMES[role] ?? role}
+      </li>
+    ))}
+  </ul>
+);
