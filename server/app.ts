@@ -40,7 +40,7 @@ export const makeServer = async (root: string): Promise<FastifyInstance> => {
   await app.register(fastifyStatic, {
     root,
     index: false,
-    wildcard: true,
+    cacheControl: false,
     setHeaders: (reply, path) => {
       const hashed = path.startsWith(join(root, 'assets'));
       reply.setHeader('cache-control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');

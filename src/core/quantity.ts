@@ -14,12 +14,9 @@ export type Mm = Quantity<'mm'>;
 export type LaidMm = Quantity<'mm laid'>;
 /** A length when the piece is felted and dry. */
 export type FinishedMm = Quantity<'mm finished'>;
-export type Grams = Quantity<'g'>;
-export type GramsPerM2 = Quantity<'g/m2'>;
 export type GramsPerCm3 = Quantity<'g/cm3'>;
 /** Linear shrinkage, (laid − finished)/laid, in [0, 1). */
 export type Shrinkage = Quantity<'linear shrinkage'>;
-export type Degrees = Quantity<'deg'>;
 
 /** Names the unit of a bare number. The caller vouches for the unit; ranges are checked where they matter. */
 const brand =
@@ -30,11 +27,8 @@ const brand =
 export const mm = brand<'mm'>();
 export const laidMm = brand<'mm laid'>();
 export const finishedMm = brand<'mm finished'>();
-export const grams = brand<'g'>();
-export const gramsPerM2 = brand<'g/m2'>();
 export const gramsPerCm3 = brand<'g/cm3'>();
 export const shrinkage = brand<'linear shrinkage'>();
-export const degrees = brand<'deg'>();
 
 /** Shrinkage of the two axes of a piece. */
 export interface AxisShrinkage {

@@ -8,15 +8,21 @@ import type { Snapshot } from '../records/snapshot';
 import { type Wool, woolSpec } from '../records/wool';
 
 /** Name and version that stand at the head of every file. */
-export const FILE_FORMAT = 'jorrit-workshop';
-export const FILE_VERSION = 1;
+const FILE_FORMAT = 'jorrit-workshop';
+const FILE_VERSION = 1;
 /** Far above any workshop; guards against opening a film by mistake. */
 const LARGEST_CHARS = 100_000_000;
 
 const byId = <T extends { readonly id: string }>(records: readonly T[]): T[] =>
   records.toSorted((a, b) => (a.id < b.id ? -1 : 1));
 
-/** The workshop as text: JSON, indented, records sorted by id so that two exports of the same data are the same. */
+/** Objects with their keys in one order, whichever order they were made in. */
+const inKeyOrder = (_key: string, value: unknown): unknown =>
+  isObject(value)
+    ? Object.fromEntries(Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1)))
+    : value;
+
+/** The workshop as text: JSON, indented, records and keys sorted so that two exports of the same data are the same. */
 export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): string =>
   `${JSON.stringify(
     {
@@ -29,7 +35,7 @@ export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): strin
         a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1,
       ),
     },
-    null,
+    inKeyOrder,
     1,
   )}\n`;
 

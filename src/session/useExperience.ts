@@ -5,7 +5,7 @@ import type { Piece } from '../records/piece';
 import { usePieces } from './useRecords';
 
 /** Shrinkage a finished piece has shown, from its own plan and dry measures. */
-export const shownBy = (piece: Piece): { along: number | null; across: number | null } => {
+const shownBy = (piece: Piece): { along: number | null; across: number | null } => {
   const plan = makePlan(piece.plan);
   if (!plan.ok) return { along: null, across: null };
   const { along, across } = outcome(plan.value.form, piece.result, plan.value.weigh?.total ?? null);

@@ -1,7 +1,7 @@
 import type { LogEntry } from './entry';
 
 /** The log in order of its sequence, whatever order it was stored in. */
-export const inOrder = (log: readonly LogEntry[]): readonly LogEntry[] =>
+const inOrder = (log: readonly LogEntry[]): readonly LogEntry[] =>
   log.toSorted((a, b) => a.seq - b.seq || a.id.localeCompare(b.id));
 
 const taken = (log: readonly LogEntry[]): ReadonlySet<string> => {

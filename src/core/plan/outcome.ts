@@ -36,9 +36,17 @@ const present = (values: ReadonlyArray<number | null>): number[] => values.filte
 const isAlong = (g: Gauge): boolean => g.directionDeg < 22.5 || g.directionDeg > 157.5;
 const isAcross = (g: Gauge): boolean => Math.abs(g.directionDeg - 90) < 22.5;
 
+/** Share of the laid wool that lies in the wall; the rest is fold-over and ends in the seam. */
+const wallShare = (form: FormPlan): number => {
+  const sum = (of: (f: FormPlan['faces'][number]) => number): number =>
+    form.faces.reduce((a, f) => a + of(f), 0);
+  return sum(f => f.netMm2) / sum(f => f.woolMm2);
+};
+
 /**
  * Plan against result. Directions are the mean of their gauges; the area is the planned one scaled by how each
- * direction came out; density = grams/(area × thickness). Source: definitions.
+ * direction came out; density = grams in the wall/(area × thickness), the wool of the fold-over left out as it is in
+ * the plan. Source: definitions.
  */
 export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | null): Outcome => {
   const gauges = form.gauges.map(gauge => {
@@ -55,7 +63,7 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
   const [lengthwise, crosswise] = [ratio(of(isAlong)), ratio(of(isAcross))];
   const areaM2 =
     lengthwise === null || crosswise === null ? null : (form.finishedMm2 / 1e6) * lengthwise * crosswise;
-  const areal = areaM2 === null || dry.grams === null ? null : dry.grams / areaM2;
+  const areal = areaM2 === null || dry.grams === null ? null : (dry.grams * wallShare(form)) / areaM2;
   return {
     gauges,
     along: mean(present(of(isAlong).map(o => o.shrinkage))),

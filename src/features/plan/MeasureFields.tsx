@@ -16,7 +16,7 @@ interface FieldProps {
 }
 
 /** One finished measure of the form. */
-export const MeasureField = ({ stage, plan, id, onDrawing }: FieldProps) => {
+const MeasureField = ({ stage, plan, id, onDrawing }: FieldProps) => {
   const { units } = stage.settings;
   const spec = plan.kind.specs(plan.measures).find(s => s.id === id);
   const value = plan.measures[id];

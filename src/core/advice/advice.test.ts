@@ -1,0 +1,141 @@
+import { describe, expect, it } from 'vitest';
+import { benchState } from '../cycles/benchState';
+import type { Act } from '../cycles/entry';
+import { meanProgress, nowShare, stageOf } from '../cycles/stageOf';
+import { progressForecast, progressOf } from '../forecast/progressForecast';
+import type { Gauge } from '../forms/formKind';
+import { finishedMm, laidMm } from '../quantity';
+import { type Advice, nextAct } from './nextAct';
+
+const gauge = (id: string, directionDeg: number, laid: number, wanted: number): Gauge => ({
+  id,
+  name: id === 'A' ? 'along' : 'across',
+  directionDeg,
+  laidMm: laidMm(laid),
+  wantedMm: finishedMm(wanted),
+  from: { x: 0, y: 0 },
+  to: { x: 1, y: 0 },
+});
+const GAUGES = [gauge('A', 0, 600, 400), gauge('B', 90, 450, 300)];
+
+const logOf = (acts: readonly Act[]) =>
+  acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
+const roll = (directionDeg: 0 | 90, rolls: number, face = 1): Act => ({
+  kind: 'roll',
+  face,
+  directionDeg,
+  rolls,
+  cushion: 'bubble',
+  pressure: 'arms',
+});
+const measure = (A: number | null, B: number | null): Act => ({ kind: 'measure', readings: { A, B } });
+const BEGUN: readonly Act[] = [
+  { kind: 'wet', face: 1, water: 'hot' },
+  { kind: 'wet', face: 2, water: 'hot' },
+  { kind: 'rub', face: 1, count: 40 },
+  { kind: 'rub', face: 2, count: 40 },
+  { kind: 'pinch', grade: 2 },
+];
+const advise = (...acts: Act[]): Advice => {
+  const state = benchState(logOf(acts));
+  return nextAct(state, progressForecast(GAUGES, state), [1, 2]);
+};
+
+describe('progress', () => {
+  it('is nothing at the laid length, one at the wanted one, half at their geometric mean', () => {
+    const at = (nowMm: number): number => progressOf({ laidMm: 600, nowMm, wantedMm: 400 });
+    expect(at(600)).toBe(0);
+    expect(at(400)).toBeCloseTo(1, 12);
+    expect(at(Math.sqrt(600 * 400))).toBeCloseTo(0.5, 12);
+    expect(at(380)).toBeGreaterThan(1);
+  });
+
+  it('says which direction is behind, once they differ enough', () => {
+    const at = (...acts: Act[]) => progressForecast(GAUGES, benchState(logOf(acts)));
+    expect(at(measure(500, 375)).lopsided).toBeNull();
+    expect(at(measure(480, 420)).lopsided?.behind.gauge.id).toBe('B');
+    expect(at(measure(480, null)).stands.map(s => s.measured)).toEqual([true, false]);
+    expect(nowShare(at(measure(480, null)))).toBeNull();
+    expect(nowShare(at(measure(480, 360)))).toEqual({ along: 0.8, across: 0.8 });
+    expect(meanProgress(at())).toBeNull();
+  });
+
+  it('a piece is planned, then on the bench, then in the record', () => {
+    expect(stageOf([], null)).toBe('planned');
+    expect(stageOf(logOf([roll(0, 10)]), null)).toBe('bench');
+    expect(stageOf([], '2026-03-01T10:00:00Z')).toBe('finished');
+  });
+});
+
+describe('the next act follows the order of the work', () => {
+  it('wet each face, rub each, then test the skin', () => {
+    expect(advise()).toMatchObject({ act: 'wet', face: 1 });
+    expect(advise(...BEGUN.slice(0, 1))).toMatchObject({ act: 'wet', face: 2 });
+    expect(advise(...BEGUN.slice(0, 2))).toMatchObject({ act: 'rub', face: 1 });
+    expect(advise(...BEGUN.slice(0, 3))).toMatchObject({ act: 'rub', face: 2 });
+    expect(advise(...BEGUN.slice(0, 4))).toMatchObject({ act: 'pinch' });
+  });
+
+  it('rubs on, and tests again, while the skin does not hold', () => {
+    const weak: Act = { kind: 'pinch', grade: 1 };
+    expect(advise(...BEGUN.slice(0, 4), weak)).toMatchObject({ act: 'rub' });
+    expect(advise(...BEGUN.slice(0, 4), weak, { kind: 'rub', face: 1, count: 40 })).toMatchObject({
+      act: 'pinch',
+    });
+  });
+
+  it('rolls what has had the least work: each direction on each face in turn', () => {
+    const acts: Act[] = [...BEGUN];
+    const seen: string[] = [];
+    for (let i = 0; i < 4; i += 1) {
+      const next = advise(...acts);
+      if (next.act !== 'roll') throw new Error(`expected rolling, got ${next.act}`);
+      seen.push(`${next.directionDeg}/${next.face}`);
+      acts.push(roll(next.directionDeg === 90 ? 90 : 0, next.rolls, next.face));
+    }
+    expect(seen.toSorted()).toEqual(['0/1', '0/2', '90/1', '90/2']);
+  });
+
+  it('asks for a measuring after 200 rolls, and sooner near the end', () => {
+    expect(advise(...BEGUN, roll(0, 100), roll(90, 100))).toMatchObject({
+      act: 'measure',
+      reason: 'measure-due',
+    });
+    expect(advise(...BEGUN, roll(0, 100), measure(430, 322), roll(0, 30), roll(90, 30))).toMatchObject({
+      act: 'measure',
+    });
+    expect(advise(...BEGUN, roll(0, 100), measure(560, 420), roll(0, 30), roll(90, 30))).toMatchObject({
+      act: 'roll',
+    });
+  });
+
+  it('rolls only the lagging way when it is lopsided', () => {
+    const next = advise(...BEGUN, roll(0, 200), measure(480, 430));
+    expect(next).toMatchObject({ act: 'roll', directionDeg: 90, reason: 'direction-lags' });
+    expect(next.about?.gauge.id).toBe('B');
+  });
+
+  it('does not roll a direction that has arrived', () => {
+    expect(advise(...BEGUN, roll(90, 100), measure(402, 318))).toMatchObject({
+      act: 'roll',
+      directionDeg: 90,
+    });
+  });
+
+  it('at size but soft: throw, measure, test; at size and firm: stop', () => {
+    const there = measure(405, 303);
+    expect(advise(...BEGUN, roll(0, 100), there)).toMatchObject({ act: 'pinch' });
+    expect(advise(...BEGUN, roll(0, 100), there, { kind: 'pinch', grade: 2 })).toMatchObject({
+      act: 'throw',
+      reason: 'size-reached-soft',
+    });
+    expect(advise(...BEGUN, roll(0, 100), there, { kind: 'pinch', grade: 3 })).toMatchObject({ act: 'stop' });
+  });
+
+  it('past the target: stretch at once, and no more rolling is proposed', () => {
+    expect(advise(...BEGUN, roll(0, 300), measure(380, 300))).toMatchObject({
+      act: 'stretch',
+      reason: 'too-small',
+    });
+  });
+});

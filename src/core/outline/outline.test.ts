@@ -1,0 +1,111 @@
+import { Point as RefPoint, Polygon as RefPolygon } from '@flatten-js/core';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { OFFSET_ARC_MM, OFFSET_DECIMALS } from '../tolerances';
+import { foldOver, type MarkedOutline } from './foldOver';
+import { boundsOf, pathLength, polygonArea, scalePoints, signedArea, type Polygon } from './polygon';
+
+const box = (w: number, h: number): Polygon => [
+  { x: 0, y: 0 },
+  { x: w, y: 0 },
+  { x: w, y: h },
+  { x: 0, y: h },
+];
+const closed = (points: Polygon): MarkedOutline => ({ points, open: points.map(() => false) });
+const areaOf = (parts: readonly Polygon[]): number => parts.reduce((sum, p) => sum + polygonArea(p), 0);
+
+/** Round corners are drawn inside their arcs: at most the arc tolerance is lost along the whole circle. */
+const lostByArcs = (d: number): number => OFFSET_ARC_MM * 2 * Math.PI * d;
+
+/** A star-shaped outline: always simple. */
+const anyOutline = fc
+  .array(fc.double({ min: 40, max: 300, noNaN: true }), { minLength: 4, maxLength: 24 })
+  .map(radii =>
+    radii.map((r, i) => {
+      const angle = (2 * Math.PI * i) / radii.length;
+      return { x: r * Math.cos(angle), y: r * Math.sin(angle) };
+    }),
+  );
+
+describe('polygons', () => {
+  it('areas agree with an independent geometry library', () => {
+    fc.assert(
+      fc.property(anyOutline, points => {
+        const reference = new RefPolygon(points.map(p => new RefPoint(p.x, p.y)));
+        expect(polygonArea(points)).toBeCloseTo(reference.area(), 4);
+      }),
+    );
+  });
+
+  it('turning the outline round changes the sign and nothing else', () => {
+    expect(signedArea(box(30, 20))).toBe(600);
+    expect(signedArea(box(30, 20).toReversed())).toBe(-600);
+  });
+
+  it('lengths, bounds and scaling are plain', () => {
+    expect(
+      pathLength([
+        { x: 0, y: 0 },
+        { x: 3, y: 4 },
+        { x: 3, y: 10 },
+      ]),
+    ).toBe(11);
+    expect(boundsOf(box(30, 20))).toEqual({ minX: 0, minY: 0, maxX: 30, maxY: 20 });
+    expect(boundsOf([])).toEqual({ minX: 0, minY: 0, maxX: 0, maxY: 0 });
+    expect(polygonArea(scalePoints(box(30, 20), { x: 2, y: 3 }))).toBe(3600);
+  });
+});
+
+describe('fold-over', () => {
+  // Steiner's formula: A + L·d + π·d² for a convex outline: 60 000 + 1000·20 + π·400.
+  it('of 20 mm round a 300 × 200 rectangle gives 81 256.6 mm²', () => {
+    const exact = 60_000 + 1000 * 20 + Math.PI * 400;
+    expect(exact).toBeCloseTo(81_256.6, 1);
+    const lost = exact - areaOf(foldOver(closed(box(300, 200)), 20));
+    expect(lost).toBeGreaterThan(-0.01);
+    expect(lost).toBeLessThan(lostByArcs(20));
+  });
+
+  it('follows Steiner’s formula for every rectangle and width', () => {
+    const size = fc.double({ min: 20, max: 2000, noNaN: true });
+    fc.assert(
+      fc.property(size, size, fc.double({ min: 0.5, max: 60, noNaN: true }), (w, h, d) => {
+        const exact = w * h + 2 * (w + h) * d + Math.PI * d * d;
+        const rounding = (2 * (w + h + 8 * d)) / 10 ** OFFSET_DECIMALS;
+        const lost = exact - areaOf(foldOver(closed(box(w, h)), d));
+        expect(lost).toBeGreaterThan(-rounding);
+        expect(lost).toBeLessThan(lostByArcs(d) + rounding);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is the same whichever way the outline runs', () => {
+    const there = areaOf(foldOver(closed(box(300, 200)), 15));
+    expect(areaOf(foldOver(closed(box(300, 200).toReversed()), 15))).toBeCloseTo(there, 3);
+  });
+
+  it('lays no wool past the mouth', () => {
+    const mouthRight = { points: box(300, 200), open: [false, true, false, false] };
+    const wool = foldOver(mouthRight, 20);
+    const bounds = boundsOf(wool.flat());
+    expect(bounds.maxX).toBeCloseTo(300, 3);
+    expect(bounds.minX).toBeCloseTo(-20, 1);
+    // Three closed edges, two round corners: A + (2·300 + 200)·20 + 2·(π·20²/4).
+    expect(areaOf(wool)).toBeCloseTo(60_000 + 800 * 20 + (2 * Math.PI * 400) / 4, -1);
+  });
+
+  it('of nothing leaves the outline as it is', () => {
+    expect(foldOver(closed(box(30, 20)), 0)).toEqual([box(30, 20)]);
+  });
+
+  it('never makes the wool smaller than the resist', () => {
+    fc.assert(
+      fc.property(anyOutline, fc.double({ min: 1, max: 30, noNaN: true }), fc.nat(), (points, d, mouth) => {
+        const outline = { points, open: points.map((_, i) => i === mouth % points.length) };
+        expect(areaOf(foldOver(outline, d))).toBeGreaterThan(polygonArea(points) * 0.999);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});

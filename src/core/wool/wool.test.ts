@@ -1,0 +1,119 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { divide, roundToStep } from './divide';
+import { experience } from './experience';
+import { splitScheme } from './splitScheme';
+import { weigh } from './weigh';
+
+const step = fc.constantFrom(0.1, 0.5, 1, 2, 5);
+const sum = (parts: readonly number[]): number => parts.reduce((a, b) => a + b, 0);
+
+describe('dividing', () => {
+  it('30 g over two faces, three layers and two colours is twelve parts of 2.5 g', () => {
+    expect(
+      divide(
+        30,
+        Array.from({ length: 12 }, () => 1),
+        0.5,
+      ),
+    ).toEqual(Array.from({ length: 12 }, () => 2.5));
+  });
+
+  it('sums exactly to the total on the scale, and no part is further than a step from its share', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 5000, noNaN: true }),
+        fc.array(fc.double({ min: 0.01, max: 10, noNaN: true }), { minLength: 1, maxLength: 30 }),
+        step,
+        (total, weights, stepG) => {
+          const parts = divide(total, weights, stepG);
+          const whole = roundToStep(total, stepG);
+          expect(sum(parts)).toBeCloseTo(whole, 6);
+          parts.forEach((part, i) => {
+            expect(Math.abs(part - (whole * (weights[i] ?? 0)) / sum(weights))).toBeLessThan(stepG + 1e-6);
+            expect(Math.abs(part / stepG - Math.round(part / stepG))).toBeLessThan(1e-6);
+          });
+        },
+      ),
+    );
+  });
+
+  it('of nothing, or by nothing, is nothing', () => {
+    expect(divide(0, [1, 1], 1)).toEqual([0, 0]);
+    expect(divide(30, [0, 0], 1)).toEqual([0, 0]);
+  });
+});
+
+describe('splitting by hand', () => {
+  it('twelve parts: halve, halve, thirds', () => {
+    expect(splitScheme(12).map(s => s.into)).toEqual([2, 2, 3]);
+    expect(splitScheme(12).every(s => s.byHand)).toBe(true);
+  });
+
+  it('fives and sevens want the scale', () => {
+    expect(splitScheme(10)).toEqual([
+      { into: 2, heaps: 2, byHand: true },
+      { into: 5, heaps: 10, byHand: false },
+    ]);
+    expect(splitScheme(1)).toEqual([]);
+  });
+
+  it('always ends at the number of parts', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 400 }), n => {
+        expect(splitScheme(n).at(-1)?.heaps).toBe(n);
+      }),
+    );
+  });
+});
+
+describe('weighing out', () => {
+  const faces = [
+    { name: 'face 1', woolMm2: 60_000 },
+    { name: 'face 2', woolMm2: 60_000 },
+  ];
+
+  it('gives faces and layers that sum, and a reserve that is never rounded away', () => {
+    const plan = weigh({ grams: 42.6, faces, layers: 3, reserveShare: 0.05, stepG: 1 });
+    expect(plan.total).toBe(43);
+    expect(sum(plan.faces.map(f => f.grams))).toBe(43);
+    for (const face of plan.faces) expect(sum(face.layers)).toBe(face.grams);
+    expect(plan.reserve).toBe(3);
+    expect(plan.take).toBe(46);
+    expect(plan.parts).toBe(6);
+    expect(plan.partGrams).toBeCloseTo(7.1, 6);
+  });
+
+  it('gives a larger face its larger share', () => {
+    const plan = weigh({
+      grams: 90,
+      faces: [
+        { name: 'back and flap', woolMm2: 20 },
+        { name: 'front', woolMm2: 10 },
+      ],
+      layers: 2,
+      reserveShare: 0,
+      stepG: 1,
+    });
+    expect(plan.faces.map(f => f.grams)).toEqual([60, 30]);
+    expect(plan.reserve).toBe(0);
+  });
+});
+
+describe('what a wool has done', () => {
+  it('is the mean and the range of its finished pieces; a piece not measured both ways is left out', () => {
+    const known = experience([
+      { along: 0.3, across: 0.28 },
+      { along: 0.36, across: 0.32 },
+      { along: 0.9, across: null },
+    ]);
+    expect(known?.pieces).toBe(2);
+    expect(known?.along.mean).toBeCloseTo(0.33, 12);
+    expect(known?.across).toEqual({ mean: expect.closeTo(0.3, 12), least: 0.28, most: 0.32 });
+  });
+
+  it('is nothing before the first', () => {
+    expect(experience([])).toBeNull();
+    expect(experience([{ along: null, across: null }])).toBeNull();
+  });
+});
