@@ -135,6 +135,7 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   };
   return (
     <>
+      <h1 className="sr-only">{piece.name}</h1>
       <PieceStrip piece={piece} change={change} />
       <Outlet context={stage} />
     </>

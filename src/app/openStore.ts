@@ -1,5 +1,5 @@
-import { sampleWorkshop } from '../sample/sampleWorkshop';
 import { nowIso } from '../session/clock';
+import { replay } from '../session/journal';
 import { type Notice, storeFailure } from '../session/notices';
 import { idbStore } from '../store/idbStore';
 import { memoryStore } from '../store/memoryStore';
@@ -12,18 +12,37 @@ const offerSample = async (store: Store): Promise<void> => {
   const { sampleOffered } = await store.settings();
   if (sampleOffered) return;
   const { pieces, wools } = await store.snapshot();
-  if (pieces.length === 0 && wools.length === 0) await store.merge(sampleWorkshop(nowIso()));
+  if (pieces.length === 0 && wools.length === 0) {
+    const { sampleWorkshop } = await import('../sample/sampleWorkshop');
+    await store.merge(sampleWorkshop(nowIso()));
+  }
   await store.updateSettings(s => ({ ...s, sampleOffered: true }));
 };
 
 const reload = (): void => window.location.reload();
+
+const TRIES = 8;
+const PAUSE_MS = 500;
+
+/** After a crash the browser may need a moment to let go of its own files. */
+const openPatiently = async (): Promise<Store> => {
+  for (let left = TRIES; ; left -= 1) {
+    try {
+      return await idbStore({ name: DATABASE, clock: nowIso, onOutdated: reload });
+    } catch (error) {
+      if (left <= 1) throw error;
+      await new Promise(resolve => setTimeout(resolve, PAUSE_MS));
+    }
+  }
+};
 
 /**
  * Opens the browser's store. Where the browser keeps nothing, the workshop lives as long as the tab, and says so.
  */
 export const openStore = async (): Promise<{ store: Store; notice: Notice | null }> => {
   try {
-    const store = await idbStore({ name: DATABASE, clock: nowIso, onOutdated: reload });
+    const store = await openPatiently();
+    await replay(store);
     await offerSample(store);
     return { store, notice: null };
   } catch (error) {

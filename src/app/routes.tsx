@@ -9,6 +9,7 @@ const routes = (notice: Notice | null): RouteObject[] => [
     path: '/',
     element: <Shell first={notice} />,
     errorElement: <NotHere />,
+    hydrateFallbackElement: <p className="p-4">Reading …</p>,
     children: [
       {
         index: true,

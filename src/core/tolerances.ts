@@ -9,7 +9,7 @@ export const AREA_RELATIVE = 1e-6;
 /** Largest shrinkage the solver looks for. */
 export const MAX_SHRINKAGE = 0.95;
 /** Arc tolerance of offsets, mm: far below what a pen on plastic can follow. */
-export const OFFSET_ARC_MM = 0.01;
+export const OFFSET_ARC_MM = 0.02;
 /** Decimal places of a millimetre kept by the polygon library. */
 export const OFFSET_DECIMALS = 4;
 /** A gauge within this share of the wanted length counts as there (common practice: 3 %). */

@@ -30,6 +30,22 @@ const takesKey = (target: EventTarget | null, key: string): boolean => {
 const pressed = (e: KeyboardEvent): string =>
   `${e.ctrlKey || e.metaKey ? 'Ctrl+' : ''}${e.shiftKey && e.key.length > 1 ? 'Shift+' : ''}${e.key.length === 1 && e.key !== ' ' ? e.key.toLowerCase() : e.key}`;
 
+/** The views that listen, the newest last: it is asked first. */
+const listening: Array<{ readonly current: readonly Shortcut[] }> = [];
+
+const onKey = (e: KeyboardEvent): void => {
+  if (e.defaultPrevented || e.altKey || (isTyping(e.target) && e.key !== 'Escape')) return;
+  if (takesKey(e.target, e.key) || document.querySelector('[role=dialog]')) return;
+  const name = pressed(e);
+  const hit = listening
+    .toReversed()
+    .flatMap(view => view.current)
+    .find(s => s.keys.includes(name));
+  if (!hit) return;
+  e.preventDefault();
+  hit.run();
+};
+
 /** Listens for the keys of a view while it is shown. Plain keys are left alone while something is typed. */
 export const useShortcuts = (list: readonly Shortcut[]): void => {
   const current = useRef(list);
@@ -39,16 +55,11 @@ export const useShortcuts = (list: readonly Shortcut[]): void => {
   });
   useEffect(() => registry.add(current.current), [registry]);
   useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      if (e.defaultPrevented || e.altKey || (isTyping(e.target) && e.key !== 'Escape')) return;
-      const name = pressed(e);
-      if (takesKey(e.target, e.key) || document.querySelector('[role=dialog]')) return;
-      const hit = current.current.find(s => s.keys.includes(name));
-      if (!hit) return;
-      e.preventDefault();
-      hit.run();
+    if (listening.length === 0) window.addEventListener('keydown', onKey);
+    listening.push(current);
+    return () => {
+      listening.splice(listening.indexOf(current), 1);
+      if (listening.length === 0) window.removeEventListener('keydown', onKey);
     };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
   }, []);
 };

@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useCallback, useRef } from 'react';
 import type { Act } from '../core/cycles/entry';
 import { nextRedo, nextUndo } from '../core/cycles/standing';
 import type { Entry } from '../records/entry';
@@ -14,24 +14,39 @@ export interface Bench {
   readonly undoes: Entry | null;
 }
 
-/** Writing to the log of a piece. Undo and redo are entries too. */
+/**
+ * Writing to the log of a piece. Undo and redo are entries too. Each press waits for the one before it and looks at the
+ * stored log, so that two quick presses undo two entries.
+ */
 export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
   const store = useStore();
   const { failed } = useNotify();
-  const log = useCallback(
-    (act: Act) =>
-      store.append({ id: newId(), pieceId, at: nowIso(), act }).then(
+  const last = useRef<Promise<void>>(Promise.resolve());
+  const inTurn = useCallback(
+    (work: () => Promise<unknown>): Promise<void> => {
+      last.current = last.current.then(work).then(
         () => undefined,
         error => failed(error),
-      ),
-    [store, pieceId, failed],
+      );
+      return last.current;
+    },
+    [failed],
   );
-  const last = nextUndo(entries);
-  const back = nextRedo(entries);
+  const append = useCallback(
+    (act: Act) => store.append({ id: newId(), pieceId, at: nowIso(), act }),
+    [store, pieceId],
+  );
+  const log = useCallback((act: Act) => inTurn(() => append(act)), [inTurn, append]);
+  const takeBack = (which: (log: readonly Entry[]) => { readonly id: string } | null): Promise<void> =>
+    inTurn(async () => {
+      const target = which(await store.entries(pieceId));
+      if (target) await append({ kind: 'undo', of: target.id });
+    });
+  const undoable = nextUndo(entries);
   return {
     log,
-    undo: last && (() => log({ kind: 'undo', of: last.id })),
-    redo: back && (() => log({ kind: 'undo', of: back.id })),
-    undoes: entries.find(e => e.id === last?.id) ?? null,
+    undo: undoable && (() => takeBack(nextUndo)),
+    redo: nextRedo(entries) && (() => takeBack(nextRedo)),
+    undoes: entries.find(e => e.id === undoable?.id) ?? null,
   };
 };

@@ -5,6 +5,7 @@ import type { Piece } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import type { Wool } from '../records/wool';
 import { history } from './history';
+import { noteAhead } from './journal';
 import { keys } from './keys';
 import { useNotify } from './notices';
 import { useStore } from './storeContext';
@@ -91,19 +92,18 @@ export const useChangePiece = (): ((id: string, change: (p: Piece) => Piece, tol
   return useCallback(
     (id, change, told) => {
       const before = client.getQueryData<Piece | null>(keys.piece(id));
-      if (before) {
-        const after = change(before);
-        if (after === before) return;
-        client.setQueryData(keys.piece(id), after);
-        const [old, fresh] = [fields(before, after), fields(after, before)];
-        history.push({
-          ...told,
-          at: Date.now(),
-          undo: () => store.updatePiece(id, p => ({ ...p, ...old })),
-          redo: () => store.updatePiece(id, p => ({ ...p, ...fresh })),
-        });
-      }
-      store.updatePiece(id, change).catch(failed);
+      if (!before) return void store.updatePiece(id, change).catch(failed);
+      const after = change(before);
+      if (after === before) return;
+      client.setQueryData(keys.piece(id), after);
+      const [old, fresh] = [fields(before, after), fields(after, before)];
+      history.push({
+        ...told,
+        at: Date.now(),
+        undo: () => store.updatePiece(id, p => ({ ...p, ...old })),
+        redo: () => store.updatePiece(id, p => ({ ...p, ...fresh })),
+      });
+      store.updatePiece(id, change).then(noteAhead(id, fresh), failed);
     },
     [store, client, failed],
   );

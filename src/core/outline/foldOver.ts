@@ -10,28 +10,6 @@ export interface MarkedOutline {
 
 const MITER = 2;
 const plain = (p: Point): Point => ({ x: p.x, y: p.y });
-const join = (subject: Point[][], clip: Point[][], how: ClipType): Point[][] =>
-  booleanOpD(how, subject, clip, FillRule.NonZero, OFFSET_DECIMALS).map(path => path.map(plain));
-
-/** Runs of neighbouring closed edges, as open lines. */
-const closedRuns = ({ points, open }: MarkedOutline): Point[][] => {
-  const n = points.length;
-  const start = open.findIndex(Boolean);
-  const runs: Point[][] = [];
-  let run: Point[] = [];
-  for (let k = 1; k <= n; k += 1) {
-    const i = (start + k) % n;
-    const a = points[i];
-    const b = points[(i + 1) % n];
-    if (!a || !b) continue;
-    if (open[i]) {
-      if (run.length > 1) runs.push(run);
-      run = [];
-    } else run = run.length === 0 ? [a, b] : [...run, b];
-  }
-  if (run.length > 1) runs.push(run);
-  return runs;
-};
 
 /** A band outside an open edge that no wool may lie in. Assumes a counter-clockwise outline. */
 const bandBeyond = (a: Point, b: Point, width: number): Point[] => {
@@ -47,7 +25,7 @@ const bandBeyond = (a: Point, b: Point, width: number): Point[] => {
 };
 
 /**
- * The outline of the wool on one face: the resist and the fold-over past its closed edges, none past a mouth.
+ * The outline of the wool on one face: the resist and the fold-over past its closed edges, cut off along a mouth.
  * @param resist simple outline, mm  @param width fold-over in mm, ≥ 0
  * @returns closed outlines in mm, the outer one first. Source: offset with round joins (Steiner).
  */
@@ -55,21 +33,11 @@ export const foldOver = (resist: MarkedOutline, width: number): readonly Polygon
   const points = resist.points.map(plain);
   if (!(width > 0)) return [points];
   const ccw = signedArea(points) >= 0;
-  if (!resist.open.some(Boolean))
-    return inflatePathsD(
-      [ccw ? points : points.toReversed()],
-      width,
-      JoinType.Round,
-      EndType.Polygon,
-      MITER,
-      OFFSET_DECIMALS,
-      OFFSET_ARC_MM,
-    ).map(path => path.map(plain));
-  const swept = inflatePathsD(
-    closedRuns(resist),
+  const grown = inflatePathsD(
+    [ccw ? points : points.toReversed()],
     width,
     JoinType.Round,
-    EndType.Butt,
+    EndType.Polygon,
     MITER,
     OFFSET_DECIMALS,
     OFFSET_ARC_MM,
@@ -78,6 +46,9 @@ export const foldOver = (resist: MarkedOutline, width: number): readonly Polygon
     const b = points[(i + 1) % points.length];
     return resist.open[i] && b ? [ccw ? bandBeyond(a, b, width) : bandBeyond(b, a, width)] : [];
   });
-  const grown = join([points, ...swept.map(path => path.map(plain))], [], ClipType.Union);
-  return join(grown, bands, ClipType.Difference);
+  const kept =
+    bands.length === 0
+      ? grown
+      : booleanOpD(ClipType.Difference, grown, bands, FillRule.NonZero, OFFSET_DECIMALS);
+  return kept.map(path => path.map(plain));
 };

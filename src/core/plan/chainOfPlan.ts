@@ -10,28 +10,39 @@ import type { PlanInput } from './planInput';
 export const nominalSize = (kind: FormKind, { form }: PlanInput): number =>
   measure(form.measures, kind.reference(form.measures));
 
-/** The form laid for a size and a shrinkage. */
-export const formAt = (
-  kind: FormKind,
-  input: PlanInput,
-  at: { sizeMm: number; s: AxisShrinkage },
-): FormPlan =>
-  kind.plan(scaleMeasures(kind, input.form.measures, at.sizeMm / nominalSize(kind, input)), {
-    factor: { along: shrinkageFactor(at.s.along), across: shrinkageFactor(at.s.across) },
-    foldOverMm: mm(input.foldOverMm),
-    resistMm: mm(input.resistMm),
-  });
+/** Lays the form of a plan for a size and a shrinkage; what was laid once is remembered, since offsets are dear. */
+export type LayForm = (sizeMm: number, s: AxisShrinkage) => FormPlan;
+
+export const formLayer = (kind: FormKind, input: PlanInput): LayForm => {
+  const laid = new Map<string, FormPlan>();
+  return (sizeMm, s) => {
+    const key = `${sizeMm}/${s.along}/${s.across}`;
+    const known = laid.get(key);
+    if (known) return known;
+    const form = kind.plan(scaleMeasures(kind, input.form.measures, sizeMm / nominalSize(kind, input)), {
+      factor: { along: shrinkageFactor(s.along), across: shrinkageFactor(s.across) },
+      foldOverMm: mm(input.foldOverMm),
+      resistMm: mm(input.resistMm),
+    });
+    laid.set(key, form);
+    return form;
+  };
+};
 
 /** Area of all faces with fold-over, m². */
 export const woolAreaM2 = (form: FormPlan): number => form.faces.reduce((sum, f) => sum + f.woolMm2, 0) / 1e6;
 
 /** What the form and school of a plan bring to the chain. */
-export const chainContext = (kind: FormKind, input: PlanInput): ChainContext => ({
+export const chainContext = (
+  kind: FormKind,
+  input: PlanInput,
+  lay: LayForm = formLayer(kind, input),
+): ChainContext => ({
   acrossRatio: input.shrinkage.along > 0 ? input.shrinkage.across / input.shrinkage.along : 1,
   faces: kind.faces,
   keptShare: input.keptShare,
   nominalSizeMm: nominalSize(kind, input),
-  laidAreaM2: (sizeMm, s) => woolAreaM2(formAt(kind, input, { sizeMm, s })),
+  laidAreaM2: (sizeMm, s) => woolAreaM2(lay(sizeMm, s)),
 });
 
 /** Figures of every link that the plan keeps one for. */

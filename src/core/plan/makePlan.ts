@@ -10,7 +10,7 @@ import type { AxisShrinkage } from '../quantity';
 import { err, ok, type Result } from '../result';
 import { areaKept } from '../shrinkage/areaKept';
 import { weigh, type WeighPlan } from '../wool/weigh';
-import { chainContext, formAt, nominalSize, planPins, woolAreaM2 } from './chainOfPlan';
+import { chainContext, formLayer, nominalSize, planPins, woolAreaM2 } from './chainOfPlan';
 import type { PlanInput } from './planInput';
 
 /** All that follows from what a felter has decided. */
@@ -71,7 +71,7 @@ const checkInput = (input: PlanInput): Issue[] => {
 
 /**
  * The plan of a piece: its form at the size and shrinkage that the chain gives, the wool to weigh, and warnings.
- * Pure; takes well under a millisecond for the forms known today.
+ * Pure; a few milliseconds at most (docs/figures.md).
  * Fails with UNKNOWN_FORM, MEASURE_MISSING or OUT_OF_RANGE; pins that disagree are told in `solution`, not refused.
  */
 export const makePlan = (input: PlanInput): Result<Plan> => {
@@ -80,7 +80,8 @@ export const makePlan = (input: PlanInput): Result<Plan> => {
   const checked = checkMeasures(kind.value, input.form.measures);
   const issues = [...checkInput(input), ...(checked.ok ? [] : checked.issues)];
   if (issues.length > 0) return err(...issues);
-  const ctx = chainContext(kind.value, input);
+  const lay = formLayer(kind.value, input);
+  const ctx = chainContext(kind.value, input, lay);
   const solution = solveChain(planPins(kind.value, input), ctx);
   const assumed: ChainQuantity[] = [];
   const orAssume = (link: 'size' | 'shrinkage', otherwise: number): number => {
@@ -91,7 +92,7 @@ export const makePlan = (input: PlanInput): Result<Plan> => {
   const sizeMm = orAssume('size', nominalSize(kind.value, input));
   const along = orAssume('shrinkage', input.shrinkage.along);
   const s = axisShrinkage(along, ctx.acrossRatio);
-  const form = formAt(kind.value, input, { sizeMm, s });
+  const form = lay(sizeMm, s);
   const values: PartialChain = { ...solution.values, size: sizeMm, shrinkage: along };
   const { grams, layers, arealLaid } = values;
   return ok({

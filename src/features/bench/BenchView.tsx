@@ -226,7 +226,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
             />
           )}
         </div>
-        <div className="lg:overflow-y-auto">{log}</div>
+        {log}
       </div>
     );
   return (

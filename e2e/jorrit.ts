@@ -1,0 +1,64 @@
+import { type Locator, type Page, expect, test as base } from '@playwright/test';
+
+/** What a page must never do: speak to another origin, or complain in its console. */
+interface Watch {
+  readonly foreign: string[];
+  readonly complaints: string[];
+}
+
+const watch = (page: Page, origin: string): Watch => {
+  const seen: Watch = { foreign: [], complaints: [] };
+  page.on('request', r => {
+    const url = new URL(r.url());
+    if (url.origin !== origin && !['data:', 'blob:'].includes(url.protocol)) seen.foreign.push(r.url());
+  });
+  page.on('console', m => {
+    if (['error', 'warning'].includes(m.type())) seen.complaints.push(m.text());
+  });
+  page.on('pageerror', e => seen.complaints.push(e.message));
+  return seen;
+};
+
+/** Every test watches its page; a request to another origin or a console error fails it. */
+export const test = base.extend<{ watched: Watch }>({
+  watched: [
+    async ({ page, baseURL }, use) => {
+      const seen = watch(page, new URL(baseURL ?? '').origin);
+      await use(seen);
+      expect(seen.foreign, 'requests to other origins').toEqual([]);
+      expect(seen.complaints, 'console errors').toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** Starts with nothing: the sample is cleared as a felter would clear it. */
+export const clearedWorkshop = async (page: Page): Promise<void> => {
+  await page.goto('/file');
+  await page.getByRole('button', { name: 'Clear the sample' }).click();
+  await expect(page.getByText('The sample is cleared.').first()).toBeVisible();
+};
+
+/** The field of a link of the chain, or any figure, by its label. */
+export const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
+
+/** Types a figure and takes it. */
+export const type = async (page: Page, name: string, text: string): Promise<void> => {
+  await field(page, name).fill(text);
+  await page.keyboard.press('Enter');
+};
+
+/** Goes to an element with the Tab key alone. */
+export const tabTo = async (page: Page, target: Locator): Promise<void> => {
+  for (let i = 0; i < 120; i += 1) {
+    if (await target.evaluate(e => e === document.activeElement).catch(() => false)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab never reached ${String(target)}`);
+};
+
+/** Waits until the last change is durable: the text of a reload agrees. */
+export const stage = (page: Page, name: string): Locator =>
+  page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name });

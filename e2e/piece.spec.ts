@@ -1,0 +1,222 @@
+import { clearedWorkshop, expect, field, stage, tabTo, test, type } from './jorrit';
+
+test.describe('one piece from wish to record', () => {
+  test('by mouse, from an empty table', async ({ page }) => {
+    await clearedWorkshop(page);
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.getByRole('button', { name: 'Add a wool' }).click();
+    await field(page, 'Name').fill('Fog grey batt');
+    await page.getByRole('link', { name: 'Table' }).click();
+    await page.getByRole('link', { name: 'Plan the first piece' }).click();
+    await page.getByRole('button', { name: /Flat disc/ }).click();
+
+    await field(page, 'Name of the piece').fill('Pad for the window seat');
+    await type(page, 'Diameter', '40');
+    await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Fog grey batt' });
+    await type(page, 'Thickness', '8');
+    await type(page, 'Firmness', '0,25');
+    await type(page, 'Layers per face', '4');
+    // 400 mm, 33 %, 8 mm, 0.25 g/cm³: 597.0 mm laid, 259.1 g (exact arithmetic).
+    await expect(field(page, 'Laid diameter')).toHaveValue('59.7');
+    await expect(field(page, 'Wool in all')).toHaveValue('259.1');
+
+    await stage(page, 'Wool').click();
+    await expect(page.getByRole('definition').filter({ hasText: '259 g' })).toBeVisible();
+    await expect(page.getByRole('row', { name: /1 \(inside\)/ })).toContainText('65 g');
+
+    await stage(page, 'Bench').click();
+    await page.getByRole('button', { name: 'Wet with hot water' }).click();
+    await page.getByRole('button', { name: 'Rub 40' }).click();
+    await page.getByRole('button', { name: 'Pinch test' }).click();
+    await page.getByRole('button', { name: /the skin lifts as one/ }).click();
+    await page.getByRole('button', { name: 'Roll 30 along' }).click();
+    await page.getByRole('button', { name: 'Roll 30 across' }).click();
+    await expect(page.getByText('60 rolls')).toBeVisible();
+    await page.getByRole('radio', { name: 'Measure' }).click();
+    for (const key of ['5', '1', '.', '2'])
+      await page.getByRole('button', { name: key, exact: true }).click();
+    await page.getByRole('button', { name: 'Take A, next B' }).click();
+    for (const key of ['5', '2']) await page.getByRole('button', { name: key, exact: true }).click();
+    await page.getByRole('button', { name: 'Take B, done' }).click();
+    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('51.2');
+
+    await stage(page, 'Finish').click();
+    await type(page, 'A, along, dry', '40.2');
+    await type(page, 'B, across, dry', '39.4');
+    await type(page, 'Dry weight', '252');
+    await type(page, 'Thickness, dry', '8');
+    await page.getByRole('button', { name: 'Put in the record' }).click();
+    // 40.2 of 59.7 laid is 32.7 %; 39.4 is 34.0 %.
+    await expect(page.getByRole('row', { name: /shrinkage along/ })).toContainText('33 %');
+    await expect(page.getByRole('row', { name: /shrinkage across/ })).toContainText('34 %');
+    await expect(
+      page.getByText('Its shrinkage is now offered for the next piece of Fog grey batt.'),
+    ).toBeVisible();
+
+    await page.getByRole('button', { name: 'Make again' }).click();
+    await expect(page.getByText('Its finished pieces (1) shrank 33 % along, 34 % across')).toBeVisible();
+    await page.getByRole('button', { name: 'Use these' }).click();
+    await expect(field(page, 'across')).toHaveValue('34');
+    await page.reload();
+    await expect(field(page, 'across')).toHaveValue('34');
+    await expect(field(page, 'Name of the piece')).toHaveValue('Pad for the window seat, again');
+  });
+
+  test('by keyboard alone, from an empty table', async ({ page }) => {
+    await clearedWorkshop(page);
+    const press = (key: string): Promise<void> => page.keyboard.press(key);
+    const go = async (name: string, role: 'link' | 'button' = 'link'): Promise<void> => {
+      await tabTo(page, page.getByRole(role, { name }));
+      await press('Enter');
+    };
+    const set = async (name: string, text: string): Promise<void> => {
+      await tabTo(page, field(page, name));
+      await page.keyboard.type(text);
+      await press('Enter');
+    };
+    await go('Table');
+    await go('Plan the first piece');
+    await expect(page.getByRole('heading', { name: 'What will it be?' })).toBeVisible();
+    await go('Bottle sleeve a bottle', 'button');
+    await expect(field(page, 'Body girth')).toBeVisible();
+    await set('Body girth', '10 in');
+    await expect(field(page, 'Body girth')).toHaveValue('25.4');
+    // Handles on the drawing are stepped with the arrows.
+    const handle = page.getByRole('slider', { name: 'Body girth' });
+    await tabTo(page, handle);
+    await press('ArrowUp');
+    await expect(field(page, 'Body girth')).toHaveValue('25.5');
+    await set('Thickness', '4');
+    await expect(field(page, 'Wool in all')).not.toHaveValue('');
+
+    await tabTo(page, stage(page, 'Bench'));
+    await press('Enter');
+    await expect(page.getByRole('region', { name: 'Next' })).toContainText('Wet it, face 1');
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    for (const wanted of ['Wet it, face 2', 'Rub 40, face 1', 'Rub 40, face 2', 'Pinch test']) {
+      await press('Space');
+      await expect(page.getByRole('region', { name: 'Next' })).toContainText(wanted);
+    }
+    await press('Space');
+    await press('2');
+    await expect(page.getByRole('region', { name: 'Next' })).toContainText('Roll 30');
+    await press('PageDown');
+    await press('ArrowRight');
+    await expect(page.getByText('30 rolls')).toBeVisible();
+    await press('Backspace');
+    await expect(page.getByText('0 rolls', { exact: true })).toBeVisible();
+    await press('Control+y');
+    await expect(page.getByText('30 rolls')).toBeVisible();
+    await press('m');
+    for (const key of ['3', '0', 'Enter', '1', '6', 'Enter', '9', 'Enter']) await press(key);
+    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('30.0');
+
+    await tabTo(page, stage(page, 'Finish'));
+    await press('Enter');
+    await set('A, length, dry', '31');
+    await set('B, width at the widest, dry', '12,5');
+    await set('C, width at the mouth, dry', '7');
+    await set('Dry weight', '60');
+    await go('Put in the record', 'button');
+    await expect(page.getByText(/In the record since/)).toBeVisible();
+    await press('?');
+    await expect(page.getByRole('dialog')).toContainText('undo');
+    await press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+  });
+});
+
+test.describe('the plan', () => {
+  test('is changed by dragging on the drawing, and the rest follows', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    const before = Number(await field(page, 'Wool in all').inputValue());
+    const grip = page.getByRole('slider', { name: 'Diameter' }).first();
+    const box = await grip.boundingBox();
+    if (!box) throw new Error('no grip');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 20, y, { steps: 4 });
+    const during = Number(await field(page, 'Wool in all').inputValue());
+    expect(during).toBeGreaterThan(before);
+    await page.mouse.up();
+    const size = Number(await field(page, 'Diameter').inputValue());
+    expect(size).toBeGreaterThan(38);
+    // Grams go with the square of the diameter.
+    expect(during / before).toBeCloseTo((size / 38) ** 2, 2);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(field(page, 'Diameter')).toHaveValue('38.0');
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(field(page, 'Diameter')).toHaveValue(size.toFixed(1));
+  });
+
+  test('dragging the laid outline changes the shrinkage of that direction', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    const grip = page.getByRole('slider', { name: 'Shrinkage along' });
+    await grip.focus();
+    await page.keyboard.press('ArrowUp');
+    await expect(field(page, 'along')).toHaveValue('33.5');
+    await expect(field(page, 'across')).toHaveValue('33');
+  });
+
+  test('says which pins disagree and by how much, and offers what would do', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    for (const name of ['Finished diameter', 'Thickness', 'Firmness', 'Shrinkage'])
+      await page.getByRole('button', { name: `Pin ${name}`, exact: true }).click();
+    await type(page, 'Wool in all', '200');
+    const alert = page.getByRole('alert');
+    await expect(alert).toContainText('Wool in all 200.0 g');
+    await expect(alert).toContainText('33.8 g more');
+    await alert.getByRole('button', { name: 'Thickness 6.8 mm' }).click();
+    await expect(alert).toBeHidden();
+    await expect(field(page, 'Wool in all')).toHaveValue('200');
+  });
+
+  test('explains the usual slip and unreadable figures, and keeps the last good one', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await field(page, 'along').fill('+30');
+    await expect(page.getByText(/ends at 0.91 of the wanted size/)).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(field(page, 'along')).toHaveValue('33');
+    await field(page, 'Thickness').fill('8 potatoes');
+    await expect(page.getByText(/Not a figure I can read/)).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(field(page, 'Thickness')).toHaveValue('8');
+  });
+
+  test('switches units at any moment without loss', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await type(page, 'Diameter', '12 1/4 in');
+    await expect(field(page, 'Diameter')).toHaveValue('31.1');
+    await page.getByRole('button', { name: /^Units/ }).click();
+    await expect(field(page, 'Diameter')).toHaveValue('12 1/4');
+    await page.getByRole('button', { name: /^Units/ }).click();
+    await page.getByRole('button', { name: /^Units/ }).click();
+    await expect(field(page, 'Diameter')).toHaveValue('12 1/4');
+  });
+
+  test('every figure says why', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await page.getByRole('button', { name: 'Why wool in all?' }).click();
+    const why = page.getByRole('dialog');
+    await expect(why).toContainText('G = g₀ · A');
+    await expect(why).toContainText('laid wool area');
+  });
+
+  test('keeps what was typed a moment before the tab was closed', async ({ page, context }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await field(page, 'Thickness').fill('9');
+    await page.close({ runBeforeUnload: true });
+    const again = await context.newPage();
+    await again.goto('/pieces/sample-ferry-pad/plan');
+    await expect(field(again, 'Thickness')).toHaveValue('9');
+  });
+
+  test('a deleted piece comes back with undo', async ({ page }) => {
+    await page.goto('/pieces/sample-lamp-band/plan');
+    await page.getByRole('button', { name: 'Delete' }).click();
+    await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await expect(page.getByRole('link', { name: /Lamp band/ })).toBeVisible();
+  });
+});

@@ -1,0 +1,99 @@
+import { execFileSync } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { expect, stage, test } from './jorrit';
+
+const MM_PER_PT = 25.4 / 72;
+
+const save = async (page: Page, button: string): Promise<string> => {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).click(),
+  ]);
+  return download.path();
+};
+
+interface Path {
+  readonly points: ReadonlyArray<readonly [number, number]>;
+  readonly closed: boolean;
+}
+
+/** Paths of a page in mm, as poppler reads them. */
+const pathsOf = (pdf: string, page: number): Path[] => {
+  const svg = execFileSync('pdftocairo', ['-svg', '-f', String(page), '-l', String(page), pdf, '-'], {
+    encoding: 'utf8',
+    maxBuffer: 1e8,
+  });
+  return [...svg.matchAll(/<path[^>]*?\sd="([^"]+)"[^>]*?(?:transform="matrix\(([^)]+)\)")?[^>]*>/g)].map(
+    ([, d = '', matrix]) => {
+      const scale = Math.abs(Number(matrix?.split(',')[0] ?? 1));
+      const points = [...d.matchAll(/[ML] (-?[\d.]+) (-?[\d.]+)/g)].map(
+        ([, x, y]) => [Number(x) * scale * MM_PER_PT, Number(y) * scale * MM_PER_PT] as const,
+      );
+      return { points, closed: d.includes('Z') };
+    },
+  );
+};
+const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
+const sizeOf = (p: Path) => ({
+  width: spread(p.points.map(([x]) => x)),
+  height: spread(p.points.map(([, y]) => y)),
+});
+
+test('the check line on every sheet is 100 mm within 0.1, and sheets are numbered', async ({ page }) => {
+  await page.goto('/pieces/sample-boot-liner/template');
+  await expect(page.getByText('6 sheets')).toBeVisible();
+  const pdf = await save(page, 'Save PDF');
+  const info = execFileSync('pdfinfo', [pdf], { encoding: 'utf8' });
+  expect(info).toMatch(/Pages:\s+6/);
+  expect(info).toMatch(/Page size:\s+595\.\d+ x 841\.\d+ pts \(A4\)/);
+  for (let sheet = 1; sheet <= 6; sheet += 1) {
+    const straight = pathsOf(pdf, sheet).filter(
+      p => p.points.length === 2 && sizeOf(p).height < 0.01 && sizeOf(p).width > 60,
+    );
+    expect(straight.some(p => Math.abs(sizeOf(p).width - 100) < 0.1)).toBe(true);
+  }
+  const words = execFileSync('pdftotext', ['-layout', pdf, '-'], { encoding: 'utf8' });
+  for (const name of ['A1', 'A2', 'B1', 'B2', 'C1', 'C2']) expect(words).toContain(`Sheet ${name} of 3 × 2`);
+  expect(words).toContain('Boot liner, left leg');
+  expect(words).toContain('100 mm');
+});
+
+test('a piece on one sheet has its laid outline at true scale, as poppler measures it', async ({ page }) => {
+  await page.goto('/pieces/sample-press-cosy/plan');
+  await page.getByRole('textbox', { name: 'Girth', exact: true }).fill('16');
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Hem girth', exact: true }).fill('18');
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Wall height', exact: true }).fill('6');
+  await page.keyboard.press('Enter');
+  await stage(page, 'Template').click();
+  await expect(page.getByText('1 sheet', { exact: false })).toBeVisible();
+  const pdf = await save(page, 'Save PDF');
+  // Laid: hem 180/2 ÷ 0.67 wide, crown 70 + wall 60 ÷ 0.67 long.
+  const wanted = { width: 90 / 0.67, height: 130 / 0.67 };
+  const outline = pathsOf(pdf, 1).filter(
+    p =>
+      p.closed &&
+      Math.abs(sizeOf(p).width - wanted.width) < 0.1 &&
+      Math.abs(sizeOf(p).height - wanted.height) < 0.1,
+  );
+  expect(outline.length).toBeGreaterThan(0);
+});
+
+test('the SVG is in millimetres and as wide as the laid piece', async ({ page }) => {
+  await page.goto('/pieces/sample-ferry-pad/template');
+  const svg = await readFile(await save(page, 'Save SVG'), 'utf8');
+  const laid = 380 / 0.67;
+  const width = Number(/width="([\d.]+)mm"/.exec(svg)?.[1]);
+  expect(width).toBeGreaterThan(laid);
+  expect(width).toBeLessThan(laid + 21);
+  expect(svg).toContain('id="check-100-mm"');
+});
+
+test('Letter paper has Letter’s size', async ({ page }) => {
+  await page.goto('/pieces/sample-brick-sleeve/template');
+  await page.getByRole('radio', { name: 'Letter' }).click();
+  const pdf = await save(page, 'Save PDF');
+  expect(execFileSync('pdfinfo', [pdf], { encoding: 'utf8' })).toMatch(/\(letter\)/i);
+});

@@ -1,0 +1,94 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test } from './jorrit';
+
+const VIEWS = [
+  '/',
+  '/new',
+  '/shelf',
+  '/file',
+  '/pieces/sample-brick-sleeve/plan',
+  '/pieces/sample-boot-liner/plan',
+  '/pieces/sample-kelp-cosy/wool',
+  '/pieces/sample-kelp-cosy/template',
+  '/pieces/sample-kelp-cosy/bench',
+  '/pieces/sample-ferry-pad/finish',
+] as const;
+const SIZES = [
+  { name: 'laptop', width: 1280, height: 800 },
+  { name: 'tablet', width: 820, height: 1180 },
+  { name: 'phone', width: 390, height: 844 },
+] as const;
+
+for (const path of VIEWS)
+  for (const size of SIZES)
+    test(`${path} on a ${size.name}: no accessibility violation, nothing wider than the screen`, async ({
+      page,
+    }) => {
+      await page.setViewportSize(size);
+      await page.emulateMedia({ colorScheme: size.name === 'tablet' ? 'dark' : 'light' });
+      await page.goto(path);
+      await expect(page.getByRole('main').locator('h1, h2, [role=group], section').first()).toBeVisible();
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect(violations.map(v => `${v.id}: ${v.nodes.map(n => n.html.slice(0, 120)).join(' | ')}`)).toEqual(
+        [],
+      );
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(overflow).toBeLessThanOrEqual(0);
+    });
+
+test('the measuring and pinch panels have no accessibility violation', async ({ page }) => {
+  await page.goto('/pieces/sample-kelp-cosy/bench');
+  for (const key of ['m', 'p']) {
+    await page.keyboard.press(key);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(v => v.id)).toEqual([]);
+    await page.keyboard.press('Escape');
+  }
+});
+
+test('first start shows the sample workshop; once cleared it stays away', async ({ page }) => {
+  await page.goto('/');
+  await expect(
+    page
+      .getByRole('main')
+      .getByRole('link', { name: /cm|Kelp/ })
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(7);
+  await page.goto('/file');
+  await page.getByRole('button', { name: 'Clear the sample' }).click();
+  await expect(page.getByText('The sample is cleared.').first()).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
+});
+
+test('each stage has its own address, and back works', async ({ page }) => {
+  await page.goto('/pieces/sample-kelp-cosy/plan');
+  await page.getByRole('link', { name: 'Wool', exact: true }).click();
+  await page.getByRole('link', { name: 'Bench' }).click();
+  await expect(page).toHaveURL(/bench$/);
+  await page.goBack();
+  await expect(page).toHaveURL(/wool$/);
+  await expect(page.getByText('take from the shelf')).toBeVisible();
+});
+
+test('an address that leads nowhere says so', async ({ page }) => {
+  await page.goto('/pieces/gone/plan');
+  await expect(page.getByRole('heading', { name: 'This piece is not on this browser.' })).toBeVisible();
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address.' })).toBeVisible();
+});
+
+test('theme and units are remembered', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await page.getByRole('button', { name: /^Units/ }).click();
+  await expect(page.getByText('12 in, all to the same scale')).toBeVisible();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await expect(page.getByText('12 in, all to the same scale')).toBeVisible();
+});

@@ -1,0 +1,24 @@
+import { defineConfig } from '@playwright/test';
+import { BROWSER_FLAGS, browserPath } from './scripts/browser.mjs';
+
+const PORT = 4899;
+
+export default defineConfig({
+  testDir: 'e2e',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 45_000,
+  reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: browserPath() ?? '', args: BROWSER_FLAGS },
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: 'node_modules/.bin/tsx server/main.ts',
+    url: `http://127.0.0.1:${PORT}/healthz`,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,2 @@
+export function browserPath(): string | null;
+export const BROWSER_FLAGS: string[];

@@ -1,0 +1,80 @@
+// npm run figures: the figures that docs/figures.md reports, measured now.
+import { execFileSync, spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { solveChain } from '../src/core/chain/solveChain';
+import { planByGirths } from '../src/core/forms/envelopeByGirths';
+import { mm } from '../src/core/quantity';
+import { BROWSER_FLAGS, browserPath } from './browser.mjs';
+
+const PORT = '4896';
+const say = (name: string, value: string): void => console.log(`${name}: ${value}`);
+
+/** Median time of a run, ms, after warming up. */
+const median = (runs: number, work: () => void): number => {
+  for (let i = 0; i < 10; i += 1) work();
+  const times = Array.from({ length: runs }, () => {
+    const before = performance.now();
+    work();
+    return performance.now() - before;
+  });
+  return times.toSorted((a, b) => a - b)[Math.floor(runs / 2)] ?? Number.NaN;
+};
+
+/** A vessel of 250 stations: an outline of 500 points, with fold-over. */
+const planOf500 = (sizeFollows: boolean): void => {
+  const form = (scale: number, along: number, across: number) =>
+    planByGirths(
+      {
+        stations: Array.from({ length: 250 }, (_, i) => ({
+          along: scale * i * 1.2,
+          girth: scale * (200 + 90 * Math.sin(i / 20)),
+        })),
+        handles: [],
+        alongOnTable: 'up',
+      },
+      { factor: { along: 1 / (1 - along), across: 1 / (1 - across) }, foldOverMm: mm(15), resistMm: mm(0) },
+    );
+  const ctx = {
+    acrossRatio: 0.9,
+    faces: 2,
+    keptShare: 0.97,
+    nominalSizeMm: 300,
+    laidAreaM2: (size: number, s: { along: number; across: number }) =>
+      form(size / 300, s.along, s.across).faces.reduce((sum, f) => sum + f.woolMm2, 0) / 1e6,
+  };
+  const given = sizeFollows ? { grams: 80 } : { size: 300 };
+  const solution = solveChain({ ...given, shrinkage: 0.35, layers: 3, thickness: 3.5, firmness: 0.22 }, ctx);
+  if (solution.status !== 'solved') throw new Error(solution.status);
+  form(solution.values.size / 300, 0.35, 0.315);
+};
+
+/** Bytes of script that the first view fetches, as they come over the wire. */
+const firstLoad = async (): Promise<number> => {
+  const server = spawn('node_modules/.bin/tsx', ['server/main.ts'], { env: { ...process.env, PORT } });
+  await new Promise(resolve => server.stdout.once('data', resolve));
+  const browser = await chromium.launch({ executablePath: browserPath() ?? '', args: BROWSER_FLAGS });
+  const page = await browser.newPage();
+  const sizes: Array<Promise<number>> = [];
+  page.on('requestfinished', r => {
+    if (r.resourceType() === 'script') sizes.push(r.sizes().then(s => s.responseBodySize));
+  });
+  await page.goto(`http://127.0.0.1:${PORT}/`, { waitUntil: 'networkidle' });
+  const total = (await Promise.all(sizes)).reduce((a, b) => a + b, 0);
+  await browser.close();
+  server.kill();
+  return total;
+};
+
+const lines = (pattern: RegExp): number =>
+  execFileSync('git', ['ls-files', 'src', 'server', 'scripts', 'e2e'], { encoding: 'utf8' })
+    .split('\n')
+    .filter(f => /\.(ts|tsx|mjs|css)$/.test(f) && pattern.test(f))
+    .reduce((sum, f) => sum + readFileSync(f, 'utf8').split('\n').length - 1, 0);
+
+const tests = lines(/\.(test|spec)\.tsx?$|^e2e\//);
+const all = lines(/./);
+say('lines', `${all}, of which tests ${tests} (${((100 * tests) / all).toFixed(1)} %)`);
+say('plan of a 500-point outline, size given', `${median(40, () => planOf500(false)).toFixed(1)} ms`);
+say('plan of a 500-point outline, size from grams', `${median(20, () => planOf500(true)).toFixed(1)} ms`);
+say('script of the first view, compressed', `${((await firstLoad()) / 1024).toFixed(0)} kB`);

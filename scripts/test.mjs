@@ -1,0 +1,75 @@
+// npm test: installs what is missing, then rules, unit tests and the real interface in Chromium.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { browserPath } from './browser.mjs';
+import { build, install, root, run, tool } from './tools.mjs';
+
+const has = command => run('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }) === 0;
+
+/** Debian's Chromium and poppler where there is apt; elsewhere says what to install. */
+const ensureBrowser = () => {
+  if (browserPath() && has('pdftocairo')) return;
+  if (!has('apt-get')) {
+    console.error(
+      'These tests need Chromium (or set CHROMIUM to its path) and poppler-utils: install them first.',
+    );
+    process.exit(1);
+  }
+  console.log('Installing Chromium and poppler …');
+  const sudo = process.getuid?.() === 0 || !has('sudo') ? [] : ['sudo'];
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return run(command, rest, { stdio: ['ignore', 'ignore', 'inherit'] });
+  };
+  apt('update', '-qq');
+  const packages = ['chromium-headless-shell', 'chromium-common', 'poppler-utils', 'fonts-dejavu-core'];
+  if (apt('install', '-y', '-qq', '--no-install-recommends', ...packages) !== 0) process.exit(1);
+};
+
+const results = join(root, 'test-results');
+const read = file =>
+  existsSync(join(results, file)) ? JSON.parse(readFileSync(join(results, file), 'utf8')) : null;
+
+install();
+ensureBrowser();
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+build();
+
+/** @type {ReadonlyArray<readonly [string, string, string[]]>} */
+const rules = [
+  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ['lint and rooms', 'oxlint', ['--type-aware', '--deny-warnings']],
+  ['types', 'tsc', ['--noEmit']],
+  ['dead code', 'knip', ['--no-config-hints']],
+];
+let passed = 0;
+let failed = 0;
+let skipped = 0;
+for (const [name, command, args] of rules) {
+  console.log(`— ${name}`);
+  if (tool(command, args) === 0) passed += 1;
+  else failed += 1;
+}
+
+console.log('— unit tests');
+const unitCode = tool('vitest', [
+  'run',
+  '--reporter=dot',
+  '--reporter=json',
+  '--outputFile.json=test-results/unit.json',
+]);
+const unit = read('unit.json');
+passed += unit?.numPassedTests ?? 0;
+failed += Math.max(unit?.numFailedTests ?? 0, unitCode === 0 ? 0 : 1);
+skipped += (unit?.numPendingTests ?? 0) + (unit?.numTodoTests ?? 0);
+
+console.log('— the interface in Chromium');
+const e2eCode = tool('playwright', ['test', ...process.argv.slice(2)]);
+const e2e = read('e2e.json')?.stats;
+passed += (e2e?.expected ?? 0) + (e2e?.flaky ?? 0);
+failed += Math.max(e2e?.unexpected ?? 0, e2eCode === 0 ? 0 : 1);
+skipped += e2e?.skipped ?? 0;
+
+console.log(`\n${passed} passed, ${failed} failed, ${skipped} skipped`);
+process.exit(failed === 0 ? 0 : 1);
