@@ -15,11 +15,14 @@ export interface Template {
   readonly title: string;
   readonly shapes: readonly Shape[];
   readonly words: readonly Words[];
+  /** What must be known at the table, written on every sheet. */
+  readonly notes: readonly string[];
   readonly box: Box;
 }
 
 const WORD_MM = 5;
-const centre = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
+/** Where along a gauge line its letter stands: off the middle, where other lines cross. */
+const LABEL_AT = 0.22;
 
 /**
  * The template of a plan: the resist or layout outline, the wool with its fold-over, the gauge lines, the wanted
@@ -35,36 +38,31 @@ export const makeTemplate = (
   },
 ): Template => {
   const scene = pieceScene(plan.form, { foldOverMm: of.foldOverMm });
-  const gauges: Shape[] = scene.marks.map(m => ({ role: 'gauge', points: [m.from, m.to], closed: false }));
-  const shapes = [...scene.shapes, ...gauges];
+  const lines: Shape[] = scene.marks.map(m => ({ role: 'gauge', points: [m.from, m.to], closed: false }));
+  const shapes = [...scene.shapes, ...lines];
   const length = (v: number): string => showQuantity(v, 'length', of.units);
-  const gaugeWords = scene.marks.map(m => ({
+  const words = scene.marks.map(m => ({
     at: {
-      x: centre(m.from, m.to).x + 3,
-      y: centre(m.from, m.to).y - 3 + (m.gauge.directionDeg === 0 ? -12 : 0),
+      x: m.from.x + (m.to.x - m.from.x) * LABEL_AT + 3,
+      y: m.from.y + (m.to.y - m.from.y) * LABEL_AT - 2,
     },
-    text: `${m.gauge.id}: laid ${length(m.gauge.laidMm)}, wanted ${length(m.gauge.wantedMm)}`,
+    text: m.gauge.id,
     sizeMm: WORD_MM,
   }));
+  const gauges = plan.form.gauges.map(
+    g => `${g.id} ${g.name}: laid ${length(g.laidMm)}, wanted ${length(g.wantedMm)}`,
+  );
   const perFace =
     plan.weigh?.faces.map(f => `${f.name} ${showQuantity(f.grams, 'mass', of.units)}`).join(', ') ?? '';
-  const head = [
-    of.name,
-    `${of.date} · shrinkage ${Math.round(plan.shrinkage.along * 100)} % along, ${Math.round(plan.shrinkage.across * 100)} % across`,
-    `${plan.form.outlineIs === 'resist' ? 'Cut the resist' : 'Lay the wool'} to the dashed line. Wool: ${perFace}.`,
-  ];
-  const box = boundsOf(shapes.flatMap(s => s.points));
-  const start = {
-    x: centre({ x: box.minX, y: 0 }, { x: box.maxX, y: 0 }).x - 40,
-    y: box.minY + (box.maxY - box.minY) * 0.62,
-  };
+  const percent = (share: number): string => `${Math.round(share * 100)} %`;
   return {
     title: of.name,
     shapes,
-    words: [
-      ...gaugeWords,
-      ...head.map((text, i) => ({ at: { x: start.x, y: start.y + i * 7 }, text, sizeMm: WORD_MM })),
+    words,
+    notes: [
+      `${of.date} · shrinkage ${percent(plan.shrinkage.along)} along, ${percent(plan.shrinkage.across)} across · wool: ${perFace}`,
+      `${plan.form.outlineIs === 'resist' ? 'Cut the resist' : 'Lay the wool'} to the dashed line. ${gauges.join('; ')}.`,
     ],
-    box,
+    box: boundsOf(shapes.flatMap(s => s.points)),
   };
 };

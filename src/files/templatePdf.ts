@@ -74,19 +74,24 @@ const joining = (page: Page): void => {
 /** The foot: check ruler, sheet number, where it belongs, piece. */
 const foot = (page: Page): void => {
   const { doc, plan, sheet, template } = page;
-  const y = plan.pageMm.height - 16;
+  const y = plan.pageMm.height - 18;
   const x = plan.origin.x;
   doc.setDrawColor('#000000');
   doc.setLineWidth(0.3);
   doc.line(x, y, x + CHECK_MM, y);
   for (let i = 0; i <= 10; i += 1) doc.line(x + i * 10, y - (i % 5 === 0 ? 3 : 1.5), x + i * 10, y);
-  words(page, 'This line is 100 mm long. If not, print again at 100 %.', { x, y: y + 4.5, sizeMm: 3 });
-  words(page, `${template.title} · ${PAPERS[plan.paper].name}`, { x, y: y + 9, sizeMm: 3 });
-  words(page, `Sheet ${sheet.name} of ${plan.rows} × ${plan.columns}`, {
-    x: x + CHECK_MM + 12,
-    y: y + 1,
-    sizeMm: 5,
+  words(page, 'This line is 100 mm long. If not, print again at 100 %.', { x, y: y + 3.5, sizeMm: 2.6 });
+  words(page, `${template.title} · ${PAPERS[plan.paper].name}`, {
+    x: x + CHECK_MM + 6,
+    y: y + 3.5,
+    sizeMm: 2.6,
   });
+  words(page, `Sheet ${sheet.name} of ${plan.rows} × ${plan.columns}`, {
+    x: x + CHECK_MM + 6,
+    y: y - 0.5,
+    sizeMm: 4.5,
+  });
+  template.notes.forEach((note, i) => words(page, note, { x, y: y + 7.2 + i * 3.4, sizeMm: 2.6 }));
 };
 
 /**

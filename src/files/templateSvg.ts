@@ -4,7 +4,7 @@ import type { Template } from '../drawing/template';
 
 const CHECK_MM = 100;
 const AROUND_MM = 10;
-const FOOT_MM = 20;
+const FOOT_MM = 32;
 const escape = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
 const round = (v: number): number => Number(v.toFixed(3));
@@ -36,6 +36,9 @@ export const templateSvg = (template: Template): string => {
     `<path id="check-100-mm" d="M${x0} ${rulerY}h${CHECK_MM}" stroke="#000" stroke-width="0.3" fill="none"/>`,
     `<path d="${ticks}" stroke="#000" stroke-width="0.3" fill="none"/>`,
     `<text x="${x0}" y="${round(rulerY + 8)}" font-size="4">This line is 100 mm long. If not, print again at 100 %.</text>`,
+    ...template.notes.map(
+      (note, i) => `<text x="${x0}" y="${round(rulerY + 14 + i * 6)}" font-size="4">${escape(note)}</text>`,
+    ),
     '</svg>',
     '',
   ].join('\n');

@@ -1,7 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
+import { issueText } from '../core/issues';
 import type { Entry } from '../records/entry';
-import type { Piece } from '../records/piece';
+import { loadRecord } from '../records/migrate';
+import { type Piece, pieceSpec } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import type { Wool } from '../records/wool';
 import { history } from './history';
@@ -88,13 +90,15 @@ export interface Told {
 export const useChangePiece = (): ((id: string, change: (p: Piece) => Piece, told: Told) => void) => {
   const store = useStore();
   const client = useQueryClient();
-  const { failed } = useNotify();
+  const { failed, tell } = useNotify();
   return useCallback(
     (id, change, told) => {
       const before = client.getQueryData<Piece | null>(keys.piece(id));
       if (!before) return void store.updatePiece(id, change).catch(failed);
       const after = change(before);
       if (after === before) return;
+      const sound = loadRecord(pieceSpec, after, 'piece');
+      if (sound.status !== 'ok') return tell({ text: sound.issues.map(issueText).join(' ') });
       client.setQueryData(keys.piece(id), after);
       const [old, fresh] = [fields(before, after), fields(after, before)];
       history.push({
@@ -105,6 +109,6 @@ export const useChangePiece = (): ((id: string, change: (p: Piece) => Piece, tol
       });
       store.updatePiece(id, change).then(noteAhead(id, fresh), failed);
     },
-    [store, client, failed],
+    [store, client, failed, tell],
   );
 };

@@ -72,6 +72,16 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
     expect(await store.updatePiece('gone', p => p)).toBeNull();
   });
 
+  it('refuses to write what could not be read again, and keeps what was there', async () => {
+    const store = await open();
+    await store.addPiece(piece('p1'));
+    await expect(store.addPiece(piece('has a space'))).rejects.toThrow('piece.id');
+    await expect(store.updatePiece('p1', p => ({ ...p, name: '' }))).rejects.toThrow('piece.name');
+    await expect(store.addWool({ ...wool('w1'), colour: 'mauve' })).rejects.toThrow('wool.colour');
+    expect(await store.pieces()).toEqual([piece('p1')]);
+    expect(await store.wools()).toEqual([]);
+  });
+
   it('leaves the revision alone when nothing changed', async () => {
     const store = await open();
     await store.addPiece(piece('p1'));

@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import { type Issue } from '../core/issues';
+import type { Issue } from '../core/issues';
 import { type Entry, entrySpec } from '../records/entry';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec } from '../records/piece';
@@ -8,6 +8,7 @@ import { type Wool, woolSpec } from '../records/wool';
 import { listeners } from './listeners';
 import { mergePlan } from './mergePlan';
 import type { Store, StoreChange } from './store';
+import { sound } from './sound';
 import { touched } from './touched';
 
 /** Raw records as the browser holds them: they are checked and brought up to date each time they are read. */
@@ -76,7 +77,12 @@ export const idbStore = async (options: {
   const write = (stores: readonly StoreName[]) =>
     db.transaction(stores, 'readwrite', { durability: 'strict' });
 
-  const add = async (store: 'pieces' | 'wools', record: Piece | Wool): Promise<void> => {
+  const add = async <T extends Piece | Wool>(
+    store: 'pieces' | 'wools',
+    spec: RecordSpec<T>,
+    record: T,
+  ): Promise<void> => {
+    sound(spec, record);
     const tx = write([store]);
     await Promise.all([tx.objectStore(store).put(record), tx.done]);
     tell({ what: store, ...(store === 'pieces' ? { pieceId: record.id } : {}) });
@@ -88,7 +94,7 @@ export const idbStore = async (options: {
   ): Promise<T | null> => {
     const tx = write([store]);
     const before = one(spec, await tx.objectStore(store).get(id));
-    const after = before === null ? null : touched(before, change(before), clock());
+    const after = before === null ? null : sound(spec, touched(before, change(before), clock()));
     if (after !== null && after !== before) await tx.objectStore(store).put(after);
     await tx.done;
     if (after !== before) tell({ what: store, ...(store === 'pieces' ? { pieceId: id } : {}) });
@@ -100,10 +106,10 @@ export const idbStore = async (options: {
   return {
     pieces: async () => good(pieceSpec, await db.getAll('pieces')),
     piece: async id => one(pieceSpec, await db.get('pieces', id)),
-    addPiece: piece => add('pieces', piece),
+    addPiece: piece => add('pieces', pieceSpec, piece),
     updatePiece: (id, change) => update('pieces', pieceSpec, { id, change }),
     wools: async () => good(woolSpec, await db.getAll('wools')),
-    addWool: wool => add('wools', wool),
+    addWool: wool => add('wools', woolSpec, wool),
     updateWool: (id, change) => update('wools', woolSpec, { id, change }),
     entries: async pieceId =>
       inLogOrder(good(entrySpec, await db.getAllFromIndex('entries', 'pieceId', pieceId))),

@@ -1,10 +1,12 @@
 import type { Entry } from '../records/entry';
-import type { Piece } from '../records/piece';
+import type { RecordSpec } from '../records/migrate';
+import { type Piece, pieceSpec } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
-import type { Wool } from '../records/wool';
+import { type Wool, woolSpec } from '../records/wool';
 import { listeners } from './listeners';
 import { mergePlan } from './mergePlan';
 import type { Store } from './store';
+import { sound } from './sound';
 import { touched } from './touched';
 
 /** A store that lives as long as the page: for tests, and where the browser keeps nothing. */
@@ -15,10 +17,14 @@ export const memoryStore = (clock: () => string): Store => {
   let settings: Settings = DEFAULT_SETTINGS;
   const { subscribe, tell } = listeners();
 
-  const update = <T extends Piece | Wool>(map: Map<string, T>, id: string, change: (r: T) => T): T | null => {
+  const update = <T extends Piece | Wool>(
+    map: Map<string, T>,
+    spec: RecordSpec<T>,
+    { id, change }: { readonly id: string; readonly change: (record: T) => T },
+  ): T | null => {
     const before = map.get(id);
     if (!before) return null;
-    const after = touched(before, change(before), clock());
+    const after = sound(spec, touched(before, change(before), clock()));
     map.set(id, after);
     return after;
   };
@@ -34,21 +40,21 @@ export const memoryStore = (clock: () => string): Store => {
     pieces: async () => [...pieces.values()],
     piece: async id => pieces.get(id) ?? null,
     addPiece: async piece => {
-      pieces.set(piece.id, piece);
+      pieces.set(piece.id, sound(pieceSpec, piece));
       tell({ what: 'pieces', pieceId: piece.id });
     },
     updatePiece: async (id, change) => {
-      const after = update(pieces, id, change);
+      const after = update(pieces, pieceSpec, { id, change });
       tell({ what: 'pieces', pieceId: id });
       return after;
     },
     wools: async () => [...wools.values()],
     addWool: async wool => {
-      wools.set(wool.id, wool);
+      wools.set(wool.id, sound(woolSpec, wool));
       tell({ what: 'wools' });
     },
     updateWool: async (id, change) => {
-      const after = update(wools, id, change);
+      const after = update(wools, woolSpec, { id, change });
       tell({ what: 'wools' });
       return after;
     },

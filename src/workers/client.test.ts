@@ -22,7 +22,7 @@ const fakeWorker = (onAsk: (ask: Ask, worker: WorkerLike) => void) => {
 const say = (worker: WorkerLike, answer: Answer): void =>
   worker.onmessage?.({ data: answer } as MessageEvent);
 const ASK = {
-  template: { title: 't', shapes: [], words: [], box: { minX: 0, minY: 0, maxX: 1, maxY: 1 } },
+  template: { title: 't', shapes: [], words: [], notes: [], box: { minX: 0, minY: 0, maxX: 1, maxY: 1 } },
   paper: 'a4',
 } as const;
 

@@ -9,7 +9,6 @@ export type Reason =
   | 'no-skin-yet'
   | 'skin-to-test'
   | 'measure-due'
-  | 'measure-first'
   | 'least-worked'
   | 'direction-lags'
   | 'nearly-there'

@@ -4,8 +4,12 @@ import type { FormKind, Measures } from '../forms/formKind';
 import { formKind } from '../forms/registry';
 import { scaleMeasures } from '../forms/scaleMeasures';
 import { chainContext, keptValues, nominalSize } from './chainOfPlan';
+import { MAX_SHRINKAGE } from '../tolerances';
 import { makePlan } from './makePlan';
 import type { PlanInput } from './planInput';
+
+/** Just below the largest shrinkage a plan may hold. */
+const LARGEST = MAX_SHRINKAGE - 1e-3;
 
 const add = (holds: Holds, link: ChainQuantity): Holds =>
   holds.pinned.includes(link) || holds.given.includes(link)
@@ -28,7 +32,7 @@ const write = (
     };
   if (link === 'shrinkage') {
     const ratio = input.shrinkage.along > 0 ? input.shrinkage.across / input.shrinkage.along : 1;
-    return { ...input, shrinkage: { along: value, across: value * ratio } };
+    return { ...input, shrinkage: { along: value, across: Math.min(value * ratio, LARGEST) } };
   }
   return { ...input, chain: { ...input.chain, [link]: value } };
 };

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { type MouseEvent, useMemo, useState } from 'react';
 import { type Advice, nextAct } from '../../core/advice/nextAct';
 import { benchState } from '../../core/cycles/benchState';
 import { type Act, ROLL_DIRECTIONS } from '../../core/cycles/entry';
@@ -31,7 +31,7 @@ const useStanding = (stage: PieceStage, plan: Plan) => {
 type Standing = ReturnType<typeof useStanding>;
 
 const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly stage: PieceStage }) => (
-  <section aria-label="Next" aria-live="polite" className="border-b-2 border-ink pb-2">
+  <section aria-label="Next" aria-live="polite" className="order-1 border-b-2 border-ink pb-2">
     <p className="text-[15px] text-chalk">Next</p>
     <p className="text-4xl leading-tight font-semibold">
       {adviceWords(standing.advice, standing.faces.length)}
@@ -164,7 +164,7 @@ const Acts = ({
   const { act } = acting;
   const caution = act ? CAUTION[act.kind] : undefined;
   return (
-    <div className="flex flex-col gap-2">
+    <div className="order-2 flex flex-col gap-2 sm:order-3">
       {act?.kind === 'roll' && (
         <RollControls
           act={act}
@@ -194,6 +194,13 @@ const Acts = ({
 const nextPetal = (acting: Acting, advice: Advice) =>
   acting.act?.kind === 'roll' ? acting.act : advice.act === 'roll' ? advice : null;
 
+/** After a tap the focus is let go of, so that the next pedal press logs a set and does not press the tapped button again. */
+const letGoOfFocus = (e: MouseEvent): void => {
+  const { activeElement } = document;
+  if (e.detail > 0 && activeElement instanceof HTMLElement && !activeElement.matches('select'))
+    activeElement.blur();
+};
+
 /** Upright: one column. Lying: what is known to the left, what is done to the right. */
 const FRAME =
   'grid min-h-0 flex-1 content-start gap-x-6 gap-y-3 overflow-auto p-3 lg:grid-cols-[1fr_31rem] lg:content-stretch lg:overflow-hidden';
@@ -209,10 +216,12 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   const log = <LogList entries={stage.entries} faces={standing.faces.length} units={stage.settings.units} />;
   if (acting.panel)
     return (
-      <div className={FRAME}>
+      <div className={FRAME} onClickCapture={letGoOfFocus}>
         <div className="flex min-w-0 flex-col lg:overflow-auto">
           {acting.panel === 'measure' ? (
             <MeasurePanel
+              form={plan.form}
+              now={nowShare(standing.forecast)}
               pieceId={stage.piece.id}
               stands={standing.forecast.stands}
               units={stage.settings.units}
@@ -230,11 +239,11 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
       </div>
     );
   return (
-    <div className={FRAME}>
-      <div className="flex min-w-0 flex-col gap-3 lg:overflow-auto">
+    <div className={FRAME} onClickCapture={letGoOfFocus}>
+      <div className="contents min-w-0 flex-col gap-3 lg:flex lg:overflow-auto">
         <AdviceLine standing={standing} stage={stage} />
-        <div className="grid min-h-0 flex-1 grid-cols-1 items-center gap-4 sm:grid-cols-2">
-          <figure className="flex h-full max-h-[26rem] min-h-72 flex-col">
+        <div className="order-3 grid min-h-0 flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2">
+          <figure className="flex h-full max-h-[27rem] min-h-72 flex-col sm:min-h-[25rem] lg:min-h-72">
             <div className="min-h-0 flex-1">
               <Rose
                 form={plan.form}
@@ -251,7 +260,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
           <Stands forecast={standing.forecast} units={stage.settings.units} />
         </div>
       </div>
-      <div className="flex flex-col gap-4 lg:overflow-y-auto">
+      <div className="contents flex-col gap-4 lg:flex lg:overflow-y-auto">
         <Acts acting={acting} stage={stage} plan={plan} standing={standing} bench={bench} />
         {log}
       </div>

@@ -38,8 +38,8 @@ export const RollControls = (props: {
 }) => {
   const { act, settings } = props;
   return (
-    <div className="grid grid-cols-2 gap-2">
-      <div className={props.faces.length > 1 ? '' : 'col-span-2'}>
+    <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
+      <div className={props.faces.length > 1 ? '' : 'sm:col-span-2'}>
         <Choice
           label="Direction"
           size="wet"

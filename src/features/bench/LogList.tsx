@@ -26,7 +26,7 @@ export const LogList = ({
 }) => {
   const log = standing(entries).toReversed();
   return (
-    <section aria-labelledby="log-title" className="min-h-0">
+    <section aria-labelledby="log-title" className="order-4 min-h-0">
       <h2 id="log-title" className="text-lg font-semibold">
         Log
       </h2>

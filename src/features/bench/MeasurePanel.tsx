@@ -1,8 +1,11 @@
 import { z } from 'zod';
 import type { GaugeStand } from '../../core/forecast/forecast';
+import type { FormPlan } from '../../core/forms/formKind';
 import { GREW_QUESTION } from '../../core/tolerances';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { homeUnit, parseQuantity, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
+import { svgPathData } from '../../drawing/pathSink';
+import { pieceScene } from '../../drawing/scene';
 import { useKeptDraft } from '../../session/useKeptDraft';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { Button } from '../../ui/Button';
@@ -38,7 +41,34 @@ const question = (stand: GaugeStand, mm: number, units: UnitSystem): string | nu
   return null;
 };
 
+/** The piece as it lies, with the line that is measured now lit. */
+const LitGauge = ({ form, now, lit }: Pick<MeasurePanelProps, 'form' | 'now'> & { readonly lit: string }) => {
+  const scene = pieceScene(form, { foldOverMm: 0, ...(now ? { now } : {}) });
+  const { minX, minY, maxX, maxY } = scene.box;
+  const around = 0.06 * Math.max(maxX - minX, maxY - minY);
+  const box = `${minX - around} ${minY - around} ${maxX - minX + 2 * around} ${maxY - minY + 2 * around}`;
+  return (
+    <svg viewBox={box} className="hidden h-56 w-72 shrink-0 sm:block" aria-hidden="true">
+      {scene.shapes
+        .filter(s => s.role === (now ? 'now' : 'laid'))
+        .map((s, i) => (
+          <path key={i} d={svgPathData(s.points, s.closed, 1)} className={`line line-${s.role}`} />
+        ))}
+      {scene.marks.map(m => (
+        <path
+          key={m.gauge.id}
+          d={svgPathData([m.from, m.to], false, 1)}
+          className={m.gauge.id === lit ? 'line stroke-ink' : 'line line-gauge'}
+          strokeWidth={m.gauge.id === lit ? 6 : 1}
+        />
+      ))}
+    </svg>
+  );
+};
+
 export interface MeasurePanelProps {
+  readonly form: FormPlan;
+  readonly now: { readonly along: number; readonly across: number } | null;
   readonly pieceId: string;
   readonly stands: readonly GaugeStand[];
   readonly units: UnitSystem;
@@ -47,7 +77,7 @@ export interface MeasurePanelProps {
 }
 
 /** Measuring: one gauge line at a time, on big keys. What is half typed survives the tab. */
-export const MeasurePanel = ({ pieceId, stands, units, onDone, onCancel }: MeasurePanelProps) => {
+export const MeasurePanel = ({ pieceId, form, now, stands, units, onDone, onCancel }: MeasurePanelProps) => {
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, parseDraft);
   const draft = kept ?? EMPTY;
   const stand = stands[Math.min(draft.at, stands.length - 1)];
@@ -57,7 +87,8 @@ export const MeasurePanel = ({ pieceId, stands, units, onDone, onCancel }: Measu
 
   const type = (typed: string): void => setKept({ ...draft, typed });
   const press = (key: string): void => {
-    if (draft.typed.length < 7) type(draft.typed + key);
+    if (draft.typed.includes('/')) type(key);
+    else if (draft.typed.length < 7) type(draft.typed + key);
   };
   const nudge = (by: number): void => {
     if (mm !== null)
@@ -100,17 +131,22 @@ export const MeasurePanel = ({ pieceId, stands, units, onDone, onCancel }: Measu
         </span>{' '}
         <span className="text-chalk">Flat and unstretched.</span>
       </p>
-      <output
-        className={`block text-right text-8xl leading-none font-semibold ${draft.typed === '' ? 'text-chalk' : ''}`}
-        aria-label={`${stand.gauge.id} now`}
-      >
-        {draft.typed === '' ? showFigure(stand.nowMm, 'length', { units: units }) : draft.typed}
-        <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
-      </output>
-      <p className="text-lg text-chalk">
-        last {showQuantity(stand.nowMm, 'length', units)}, wanted{' '}
-        {showQuantity(stand.gauge.wantedMm, 'length', units)}
-      </p>
+      <div className="flex items-center gap-6">
+        <LitGauge form={form} now={now} lit={stand.gauge.id} />
+        <div className="flex-1 text-right">
+          <output
+            className={`block text-right text-8xl leading-none font-semibold ${draft.typed === '' ? 'text-chalk' : ''}`}
+            aria-label={`${stand.gauge.id} now`}
+          >
+            {draft.typed === '' ? showFigure(stand.nowMm, 'length', { units: units }) : draft.typed}
+            <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
+          </output>
+          <p className="text-lg text-chalk">
+            last {showQuantity(stand.nowMm, 'length', units)}, wanted{' '}
+            {showQuantity(stand.gauge.wantedMm, 'length', units)}
+          </p>
+        </div>
+      </div>
       <p role="status" className={`min-h-8 text-xl ${asked ? 'border-l-4 border-wanted pl-3' : ''}`}>
         {asked ?? (draft.typed !== '' && !good ? 'That is not a length.' : '')}
       </p>

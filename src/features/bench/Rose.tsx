@@ -36,13 +36,15 @@ const Middle = ({ form, now }: { readonly form: FormPlan; readonly now: RoseProp
   const scale = (2 * (HUB - 8)) / Math.hypot(maxX - minX, maxY - minY);
   return (
     <g transform={`scale(${scale})`}>
-      {scene.shapes.map((s, i) => (
-        <path
-          key={`${s.role}${i}`}
-          d={svgPathData(s.points, s.closed, 1)}
-          className={`line line-${s.role}`}
-        />
-      ))}
+      {scene.shapes
+        .filter(s => s.role !== 'mouth')
+        .map((s, i) => (
+          <path
+            key={`${s.role}${i}`}
+            d={svgPathData(s.points, s.closed, 1)}
+            className={`line line-${s.role}`}
+          />
+        ))}
     </g>
   );
 };

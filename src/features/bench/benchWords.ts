@@ -90,7 +90,6 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'no-skin-yet': 'The skin does not hold yet. Pressure of an egg; edges first and longest.',
   'skin-to-test': 'Lift the surface between finger and thumb: when the skin lifts as one it may be rolled.',
   'measure-due': 'It has been rolled for a while since it was measured. Flat and unstretched.',
-  'measure-first': 'Nothing has been measured yet.',
   'least-worked': 'This way has had the least work. It shrinks in the direction it is rolled.',
   'direction-lags': 'This direction is behind the other: roll only this way, and measure often.',
   'nearly-there': 'It is about at its size: see before going on.',

@@ -9,7 +9,7 @@ import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { useStore } from '../../session/storeContext';
 
-const BOX_PX = 215;
+const BOX_PX = 190;
 
 const Picture = ({ kind }: { readonly kind: FormKind }) => {
   const plan = makePlan(newPlan(kind));

@@ -1,0 +1,74 @@
+// npm run screenshots: one picture of each main view, from the sample workshop, into docs/screenshots.
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { BROWSER_FLAGS, browserPath } from './browser.mjs';
+import { build, install, root } from './tools.mjs';
+
+const PORT = '4897';
+const LAPTOP = { width: 1280, height: 800 };
+const TABLET = { width: 820, height: 1180 };
+const PHONE = { width: 390, height: 844 };
+
+/** Views by file name. `act` works on the page before the picture. */
+const VIEWS = [
+  { name: 'table', path: '/', size: LAPTOP },
+  { name: 'new-piece', path: '/new', size: LAPTOP },
+  { name: 'plan', path: '/pieces/sample-brick-sleeve/plan', size: LAPTOP },
+  {
+    name: 'plan-disagreement',
+    path: '/pieces/sample-ferry-pad/plan',
+    size: LAPTOP,
+    act: async page => {
+      for (const pin of ['Finished diameter', 'Thickness', 'Firmness', 'Shrinkage'])
+        await page.getByRole('button', { name: `Pin ${pin}`, exact: true }).click();
+      await page.getByRole('textbox', { name: 'Wool in all' }).fill('200');
+      await page.keyboard.press('Enter');
+    },
+  },
+  { name: 'plan-phone', path: '/pieces/sample-press-cosy/plan', size: PHONE },
+  { name: 'wool', path: '/pieces/sample-kelp-cosy/wool', size: LAPTOP },
+  { name: 'template', path: '/pieces/sample-boot-liner/template', size: LAPTOP },
+  { name: 'bench', path: '/pieces/sample-kelp-cosy/bench', size: TABLET },
+  { name: 'bench-lopsided', path: '/pieces/sample-square-pad/bench', size: LAPTOP },
+  {
+    name: 'bench-measuring',
+    path: '/pieces/sample-kelp-cosy/bench',
+    size: TABLET,
+    act: async page => {
+      for (const key of ['m', '2', '7', '.', '9']) await page.keyboard.press(key);
+    },
+  },
+  { name: 'finish-dark', path: '/pieces/sample-ferry-pad/finish', size: LAPTOP, dark: true },
+  { name: 'shelf', path: '/shelf', size: LAPTOP },
+  { name: 'file', path: '/file', size: LAPTOP },
+];
+
+install();
+build();
+const folder = join(root, 'docs', 'screenshots');
+mkdirSync(folder, { recursive: true });
+const server = spawn(join(root, 'node_modules/.bin/tsx'), ['server/main.ts'], {
+  cwd: root,
+  env: { ...process.env, PORT },
+});
+await new Promise(resolve => server.stdout.once('data', resolve));
+const browser = await chromium.launch({ executablePath: browserPath() ?? '', args: BROWSER_FLAGS });
+for (const view of VIEWS) {
+  const context = await browser.newContext({
+    viewport: view.size,
+    colorScheme: view.dark ? 'dark' : 'light',
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+    reducedMotion: 'reduce',
+  });
+  const page = await context.newPage();
+  await page.goto(`http://127.0.0.1:${PORT}${view.path}`, { waitUntil: 'networkidle' });
+  await view.act?.(page);
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: join(folder, `${view.name}.png`) });
+  await context.close();
+}
+await browser.close();
+server.kill();

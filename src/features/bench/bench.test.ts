@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest';
+import type { Advice, Reason } from '../../core/advice/nextAct';
+import type { Act, ActKind } from '../../core/cycles/entry';
+import { tableAngle } from '../../drawing/orient';
+import { DEFAULT_SETTINGS } from '../../records/settings';
+import { actWords, adviceReason, adviceWords, arrowAt } from './benchWords';
+import { actFor, benchKind } from './chosenAct';
+
+const ROLL: Advice = { act: 'roll', face: 2, directionDeg: 90, rolls: 30, reason: 'least-worked' };
+
+describe('the great button', () => {
+  const of = {
+    advice: ROLL,
+    chosen: {},
+    settings: { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const },
+  };
+
+  it('does what is advised, with the set, cushion and pressure chosen', () => {
+    expect(benchKind(ROLL, {})).toBe('roll');
+    expect(actFor('roll', of)).toEqual({
+      kind: 'roll',
+      face: 2,
+      directionDeg: 90,
+      rolls: 50,
+      cushion: 'mat',
+      pressure: 'arms',
+    });
+  });
+
+  it('does what the felter chose instead', () => {
+    expect(benchKind(ROLL, { kind: 'throw' })).toBe('throw');
+    expect(actFor('roll', { ...of, chosen: { face: 1, directionDeg: 45 } })).toMatchObject({
+      face: 1,
+      directionDeg: 45,
+    });
+    expect(actFor('rub', of)).toEqual({ kind: 'rub', face: 2, count: 40 });
+  });
+
+  it('measures when the work is done or past', () => {
+    expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('measure');
+    expect(benchKind({ act: 'stretch', reason: 'too-small' }, {})).toBe('measure');
+  });
+});
+
+describe('words at the bench', () => {
+  const ACTS: Readonly<Record<ActKind, Act>> = {
+    wet: { kind: 'wet', face: 1, water: 'hot' },
+    rub: { kind: 'rub', face: 2, count: 40 },
+    roll: { kind: 'roll', face: 1, directionDeg: 135, rolls: 20, cushion: 'bare', pressure: 'hard' },
+    throw: { kind: 'throw', count: 12 },
+    shock: { kind: 'shock', rounds: 2 },
+    measure: { kind: 'measure', readings: { A: 412, B: null } },
+    pinch: { kind: 'pinch', grade: 3 },
+    note: { kind: 'note', text: 'The phone rang.' },
+    undo: { kind: 'undo', of: 'x' },
+  };
+
+  it.each([
+    ['wet', 'Wet with hot water, face 1'],
+    ['rub', 'Rub 40, face 2'],
+    ['roll', 'Roll 20 other diagonal, face 1'],
+    ['throw', 'Throw 12'],
+    ['shock', 'Hot and cold, 2 times'],
+    ['measure', 'Measured A 41.2 cm'],
+    ['pinch', 'Pinch: nothing lifts'],
+    ['note', 'The phone rang.'],
+    ['undo', 'Undone'],
+  ] as const)('%s is “%s”', (kind, words) => {
+    expect(actWords(ACTS[kind], { faces: 2, units: 'metric' })).toBe(words);
+  });
+
+  it('does not speak of faces where there is one', () => {
+    expect(actWords(ACTS.wet, { faces: 1, units: 'metric' })).toBe('Wet with hot water');
+    expect(adviceWords(ROLL, 1)).toBe('Roll 30 across');
+    expect(adviceWords(ROLL, 2)).toBe('Roll 30 across, face 2');
+  });
+
+  it('has a reason for every advice', () => {
+    const reasons: readonly Reason[] = [
+      'dry-face',
+      'no-skin-yet',
+      'skin-to-test',
+      'measure-due',
+      'least-worked',
+      'direction-lags',
+      'nearly-there',
+      'size-reached-soft',
+      'size-and-firm',
+      'too-small',
+    ];
+    const words = reasons.map(reason => adviceReason({ act: 'measure', reason }, 'metric'));
+    expect(new Set(words).size).toBe(reasons.length);
+    for (const text of words) expect(text).toMatch(/\.$/);
+  });
+
+  it('draws the arrow the way the roll goes on the table', () => {
+    expect(arrowAt(tableAngle('right', 0))).toBe('↔');
+    expect(arrowAt(tableAngle('right', 90))).toBe('↕');
+    expect(arrowAt(tableAngle('up', 0))).toBe('↕');
+    expect(arrowAt(tableAngle('down', 90))).toBe('↔');
+    expect(arrowAt(tableAngle('right', 45))).toBe('⤡');
+    expect(arrowAt(tableAngle('up', 45))).toBe('⤢');
+  });
+});

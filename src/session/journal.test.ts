@@ -1,0 +1,70 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { disc } from '../core/forms/disc';
+import { newPiece, newPlan } from '../records/piece';
+import { memoryStore } from '../store/memoryStore';
+import { noteAhead, replay } from './journal';
+
+const NOW = '2026-03-01T10:00:00.000Z';
+
+/** The browser's local storage, as far as the journal uses it. */
+class Shelf {
+  [key: string]: unknown;
+  setItem(key: string, value: string): void {
+    this[key] = value;
+  }
+  getItem(key: string): string | null {
+    const value = this[key];
+    return typeof value === 'string' ? value : null;
+  }
+  removeItem(key: string): void {
+    delete this[key];
+  }
+}
+
+const storeWith = async () => {
+  const store = memoryStore(() => NOW);
+  await store.addPiece(newPiece({ id: 'p1', name: 'Pad', now: NOW, plan: newPlan(disc) }));
+  return store;
+};
+
+describe('changes noted ahead of the store', () => {
+  beforeEach(() => vi.stubGlobal('localStorage', new Shelf()));
+
+  it('are carried out at the next start, in order, and then forgotten', async () => {
+    const store = await storeWith();
+    noteAhead('p1', { name: 'First' });
+    noteAhead('p1', { name: 'Second', notes: 'thin at the edge' });
+    await replay(store);
+    expect(await store.piece('p1')).toMatchObject({ name: 'Second', notes: 'thin at the edge' });
+    expect(Object.keys(localStorage)).toEqual([]);
+  });
+
+  it('are forgotten once they are durable', async () => {
+    const store = await storeWith();
+    noteAhead('p1', { name: 'First' })();
+    await replay(store);
+    expect(await store.piece('p1')).toMatchObject({ name: 'Pad', revision: 1 });
+  });
+
+  it('do no harm when they are damaged, nonsense, or of a piece that is gone', async () => {
+    const store = await storeWith();
+    localStorage.setItem('jorrit.ahead.1', '{"id": "p1", "fields": {"name": ""}}');
+    localStorage.setItem('jorrit.ahead.2', 'not JSON');
+    localStorage.setItem('jorrit.ahead.3', '{"id": "gone", "fields": {"name": "x"}}');
+    localStorage.setItem('jorrit.ahead.4', '{"id": "p1", "fields": {"id": "p2", "revision": 900}}');
+    localStorage.setItem('other', 'stays');
+    await replay(store);
+    expect(await store.piece('p1')).toMatchObject({ id: 'p1', name: 'Pad' });
+    expect((await store.piece('p1'))?.revision).toBeLessThan(5);
+    expect(Object.keys(localStorage)).toEqual(['other']);
+  });
+
+  it('are not missed where the browser forbids local storage', async () => {
+    vi.stubGlobal('localStorage', {
+      setItem: () => {
+        throw new Error('forbidden');
+      },
+    });
+    expect(() => noteAhead('p1', { name: 'x' })()).not.toThrow();
+  });
+});
