@@ -12,6 +12,21 @@ export default defineConfig({
   resolve: { alias: { html2canvas: nothing, canvg: nothing, dompurify: nothing } },
   optimizeDeps: { include: ['jspdf'] },
   worker: { format: 'es' },
-  build: { assetsInlineLimit: 0, target: 'es2023', sourcemap: false },
+  build: {
+    assetsInlineLimit: 0,
+    target: 'es2023',
+    // Libraries change seldom: they stay in the browser's cache when the application changes.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'react', test: /node_modules\/(react|react-dom|react-router|scheduler)\// },
+            { name: 'interface', test: /node_modules\/(@radix-ui|radix-ui|@floating-ui|@tanstack)\// },
+            { name: 'data', test: /node_modules\/(zod|idb|clipper2-ts)\// },
+          ],
+        },
+      },
+    },
+  },
   test: { include: ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.test.ts'] },
 });
