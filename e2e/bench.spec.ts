@@ -166,6 +166,26 @@ test('the browser is killed in the middle of the bench: nothing acknowledged is 
   await kill();
 });
 
+test('any entry can be taken back, and what was done since stays', async ({ page }) => {
+  await page.goto(BENCH);
+  await page.getByRole('button', { name: /^Take back: Roll 50 along, face 1/ }).click();
+  await expect(page.getByText('430 rolls')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('28.7');
+  await page.getByRole('button', { name: 'Redo' }).last().click();
+  await expect(page.getByText('480 rolls')).toBeVisible();
+});
+
+test('a pedal logs the next set after a finger has chosen a direction', async ({ page }) => {
+  await page.goto(BENCH);
+  await page.getByRole('radio', { name: 'across' }).click();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('510 rolls')).toBeVisible();
+  await page.getByRole('radio', { name: 'Rub' }).click();
+  await page.getByRole('radio', { name: '60', exact: true }).click();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Rub 60, face 1' })).toBeVisible();
+});
+
 test('two quick presses undo two sets', async ({ page }) => {
   await page.goto(BENCH);
   await expect(page.getByText('480 rolls')).toBeVisible();

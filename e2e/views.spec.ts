@@ -40,8 +40,10 @@ for (const path of VIEWS)
 
 test('the measuring and pinch panels have no accessibility violation', async ({ page }) => {
   await page.goto('/pieces/sample-kelp-cosy/bench');
+  await expect(page.getByText('480 rolls')).toBeVisible();
   for (const key of ['m', 'p']) {
     await page.keyboard.press(key);
+    await expect(page.getByRole('group', { name: key === 'm' ? 'Measure' : 'Pinch test' })).toBeVisible();
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map(v => v.id)).toEqual([]);
     await page.keyboard.press('Escape');

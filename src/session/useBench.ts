@@ -12,6 +12,8 @@ export interface Bench {
   readonly undo: (() => Promise<void>) | null;
   readonly redo: (() => Promise<void>) | null;
   readonly undoes: Entry | null;
+  /** Takes any one entry back; what was done since stays. */
+  readonly takeBack: (entryId: string) => Promise<void>;
 }
 
 /**
@@ -37,7 +39,7 @@ export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
     [store, pieceId],
   );
   const log = useCallback((act: Act) => inTurn(() => append(act)), [inTurn, append]);
-  const takeBack = (which: (log: readonly Entry[]) => { readonly id: string } | null): Promise<void> =>
+  const takeBackLast = (which: (log: readonly Entry[]) => { readonly id: string } | null): Promise<void> =>
     inTurn(async () => {
       const target = which(await store.entries(pieceId));
       if (target) await append({ kind: 'undo', of: target.id });
@@ -45,8 +47,9 @@ export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
   const undoable = nextUndo(entries);
   return {
     log,
-    undo: undoable && (() => takeBack(nextUndo)),
-    redo: nextRedo(entries) && (() => takeBack(nextRedo)),
+    undo: undoable && (() => takeBackLast(nextUndo)),
+    redo: nextRedo(entries) && (() => takeBackLast(nextRedo)),
+    takeBack: entryId => log({ kind: 'undo', of: entryId }),
     undoes: entries.find(e => e.id === undoable?.id) ?? null,
   };
 };

@@ -13,7 +13,7 @@ import { useWakeLock } from '../../session/useWakeLock';
 import { Button } from '../../ui/Button';
 import { actWords, adviceReason, adviceWords, CAUTION } from './benchWords';
 import { actFor, benchKind, type BenchKind, type Chosen } from './chosenAct';
-import { FaceChoice, KindChoice, RollControls } from './Controls';
+import { CountChoice, FaceChoice, KindChoice, RollControls, WaterChoice } from './Controls';
 import { LogList } from './LogList';
 import { MeasurePanel } from './MeasurePanel';
 import { PinchPanel } from './PinchPanel';
@@ -147,6 +147,28 @@ const GreatButton = ({
   </Button>
 );
 
+/** Face, water and count of the acts other than rolling. */
+const OtherControls = ({
+  act,
+  faces,
+  onChoose,
+}: {
+  readonly act: Act;
+  readonly faces: readonly number[];
+  readonly onChoose: (chosen: Chosen) => void;
+}) => (
+  <div className="flex flex-wrap gap-2 *:flex-1">
+    {(act.kind === 'wet' || act.kind === 'rub') && faces.length > 1 && (
+      <FaceChoice face={act.face} faces={faces} onChoose={onChoose} />
+    )}
+    {act.kind === 'wet' && <WaterChoice water={act.water} onChoose={onChoose} />}
+    {(act.kind === 'rub' || act.kind === 'throw') && (
+      <CountChoice kind={act.kind} count={act.count} onChoose={onChoose} />
+    )}
+    {act.kind === 'shock' && <CountChoice kind="shock" count={act.rounds} onChoose={onChoose} />}
+  </div>
+);
+
 const Acts = ({
   acting,
   stage,
@@ -175,8 +197,8 @@ const Acts = ({
           onSettings={changeSettings}
         />
       )}
-      {(act?.kind === 'wet' || act?.kind === 'rub') && standing.faces.length > 1 && (
-        <FaceChoice face={act.face} faces={standing.faces} onChoose={acting.choose} />
+      {act && act.kind !== 'roll' && (
+        <OtherControls act={act} faces={standing.faces} onChoose={acting.choose} />
       )}
       <div className="flex gap-2">
         <GreatButton acting={acting} faces={standing.faces.length} stage={stage} />
@@ -202,8 +224,11 @@ const letGoOfFocus = (e: MouseEvent): void => {
 };
 
 /** Upright: one column. Lying: what is known to the left, what is done to the right. */
-const FRAME =
-  'grid min-h-0 flex-1 content-start gap-x-6 gap-y-3 overflow-auto p-3 lg:grid-cols-[1fr_31rem] lg:content-stretch lg:overflow-hidden';
+const COLUMNS =
+  'grid min-h-0 flex-1 content-start gap-x-6 gap-y-3 overflow-auto p-3 lg:grid-cols-[1fr_31rem]';
+const FRAME = `${COLUMNS} lg:content-stretch lg:overflow-hidden`;
+/** With a panel open the whole bench scrolls as one. */
+const PANEL_FRAME = COLUMNS;
 
 const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
   const standing = useStanding(stage, plan);
@@ -213,15 +238,21 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   useWakeLock();
   const { state } = standing;
   const throws = state.throws > 0 ? ` · ${state.throws} throws` : '';
-  const log = <LogList entries={stage.entries} faces={standing.faces.length} units={stage.settings.units} />;
+  const log = (
+    <LogList
+      entries={stage.entries}
+      faces={standing.faces.length}
+      units={stage.settings.units}
+      onTakeBack={id => void bench.takeBack(id)}
+    />
+  );
   if (acting.panel)
     return (
-      <div className={FRAME} onClickCapture={letGoOfFocus}>
-        <div className="flex min-w-0 flex-col lg:overflow-auto">
+      <div className={PANEL_FRAME} onClickCapture={letGoOfFocus}>
+        <div className="flex min-w-0 flex-col">
           {acting.panel === 'measure' ? (
             <MeasurePanel
               form={plan.form}
-              now={nowShare(standing.forecast)}
               pieceId={stage.piece.id}
               stands={standing.forecast.stands}
               units={stage.settings.units}
@@ -242,8 +273,8 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
     <div className={FRAME} onClickCapture={letGoOfFocus}>
       <div className="contents min-w-0 flex-col gap-3 lg:flex lg:overflow-auto">
         <AdviceLine standing={standing} stage={stage} />
-        <div className="order-3 grid min-h-0 flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2">
-          <figure className="flex h-full max-h-[27rem] min-h-72 flex-col sm:min-h-[25rem] lg:min-h-72">
+        <div className="order-3 grid flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2 lg:min-h-0">
+          <figure className="flex h-80 flex-col sm:h-[26rem] lg:h-full lg:max-h-[28rem] lg:min-h-72">
             <div className="min-h-0 flex-1">
               <Rose
                 form={plan.form}

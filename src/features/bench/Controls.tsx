@@ -3,7 +3,7 @@ import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import type { Settings } from '../../records/settings';
 import { Choice } from '../../ui/Choice';
-import type { BenchKind, Chosen } from './chosenAct';
+import { type BenchKind, type Chosen, COUNTS } from './chosenAct';
 import { arrowAt, CUSHION_WORDS, DIRECTION, PRESSURE_WORDS } from './benchWords';
 
 const SETS = [10, 20, 30, 50, 100] as const;
@@ -68,7 +68,10 @@ export const RollControls = (props: {
           id="cushion"
           className="min-h-16 rounded-bench border border-rim bg-soap px-2 text-lg"
           value={settings.cushion}
-          onChange={e => props.onSettings({ cushion: CUSHIONS.find(c => c === e.target.value) ?? 'bubble' })}
+          onChange={e => {
+            props.onSettings({ cushion: CUSHIONS.find(c => c === e.target.value) ?? 'bubble' });
+            e.target.blur();
+          }}
         >
           {CUSHIONS.map(c => (
             <option key={c} value={c}>
@@ -83,7 +86,10 @@ export const RollControls = (props: {
           id="pressure"
           className="min-h-16 rounded-bench border border-rim bg-soap px-2 text-lg"
           value={settings.pressure}
-          onChange={e => props.onSettings({ pressure: PRESSURES.find(c => c === e.target.value) ?? 'arms' })}
+          onChange={e => {
+            props.onSettings({ pressure: PRESSURES.find(c => c === e.target.value) ?? 'arms' });
+            e.target.blur();
+          }}
         >
           {PRESSURES.map(c => (
             <option key={c} value={c}>
@@ -95,6 +101,38 @@ export const RollControls = (props: {
     </div>
   );
 };
+
+/** How often, for rubbing, throwing and hot-and-cold. */
+export const CountChoice = (props: {
+  readonly kind: keyof typeof COUNTS;
+  readonly count: number;
+  readonly onChoose: (chosen: Chosen) => void;
+}) => (
+  <Choice
+    label="Count"
+    size="wet"
+    value={String(props.count)}
+    options={COUNTS[props.kind].choices.map(n => ({ value: String(n), text: n }))}
+    onChoose={v => props.onChoose({ kind: props.kind, count: Number(v) })}
+  />
+);
+
+/** How warm the water is. */
+export const WaterChoice = (props: {
+  readonly water: 'warm' | 'hot';
+  readonly onChoose: (chosen: Chosen) => void;
+}) => (
+  <Choice
+    label="Water"
+    size="wet"
+    value={props.water}
+    options={[
+      { value: 'warm', text: 'warm water' },
+      { value: 'hot', text: 'hot water' },
+    ]}
+    onChoose={water => props.onChoose({ kind: 'wet', water })}
+  />
+);
 
 /** Which face lies up. */
 export const FaceChoice = (props: {

@@ -1,6 +1,7 @@
 import { standing } from '../../core/cycles/standing';
 import type { UnitSystem } from '../../core/units/units';
 import type { Entry } from '../../records/entry';
+import { Button } from '../../ui/Button';
 import { actWords } from './benchWords';
 
 const time = (at: string): string => {
@@ -14,15 +15,17 @@ const time = (at: string): string => {
   });
 };
 
-/** The log, newest first. */
+/** The log, newest first. Any entry can be taken back, not only the last. */
 export const LogList = ({
   entries,
   faces,
   units,
+  onTakeBack,
 }: {
   readonly entries: readonly Entry[];
   readonly faces: number;
   readonly units: UnitSystem;
+  readonly onTakeBack: (entryId: string) => void;
 }) => {
   const log = standing(entries).toReversed();
   return (
@@ -31,12 +34,24 @@ export const LogList = ({
         Log
       </h2>
       <ol className="text-base">
-        {log.map(e => (
-          <li key={e.id} className="flex gap-3 border-b border-rim py-1">
-            <span className="w-28 shrink-0 text-chalk whitespace-nowrap">{time(e.at)}</span>
-            <span>{actWords(e.act, { faces, units })}</span>
-          </li>
-        ))}
+        {log.map(e => {
+          const words = actWords(e.act, { faces, units });
+          return (
+            <li key={e.id} className="flex min-h-16 items-center gap-3 border-b border-rim">
+              <span className="w-28 shrink-0 text-chalk whitespace-nowrap">{time(e.at)}</span>
+              <span className="flex-1">{words}</span>
+              <Button
+                look="bare"
+                size="wet"
+                className="!text-base !font-normal text-chalk"
+                aria-label={`Take back: ${words}`}
+                onClick={() => onTakeBack(e.id)}
+              >
+                Take back
+              </Button>
+            </li>
+          );
+        })}
         {log.length === 0 && <li className="text-chalk">Nothing yet. Lay it out, then wet it.</li>}
       </ol>
     </section>

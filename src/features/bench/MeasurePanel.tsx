@@ -41,16 +41,16 @@ const question = (stand: GaugeStand, mm: number, units: UnitSystem): string | nu
   return null;
 };
 
-/** The piece as it lies, with the line that is measured now lit. */
-const LitGauge = ({ form, now, lit }: Pick<MeasurePanelProps, 'form' | 'now'> & { readonly lit: string }) => {
-  const scene = pieceScene(form, { foldOverMm: 0, ...(now ? { now } : {}) });
+/** The piece as laid, with the line that is measured now lit. */
+const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string }) => {
+  const scene = pieceScene(form, { foldOverMm: 0 });
   const { minX, minY, maxX, maxY } = scene.box;
   const around = 0.06 * Math.max(maxX - minX, maxY - minY);
   const box = `${minX - around} ${minY - around} ${maxX - minX + 2 * around} ${maxY - minY + 2 * around}`;
   return (
-    <svg viewBox={box} className="hidden h-56 w-72 shrink-0 sm:block" aria-hidden="true">
+    <svg viewBox={box} className="hidden h-52 w-72 shrink-0 sm:block lg:h-36" aria-hidden="true">
       {scene.shapes
-        .filter(s => s.role === (now ? 'now' : 'laid'))
+        .filter(s => s.role === 'laid')
         .map((s, i) => (
           <path key={i} d={svgPathData(s.points, s.closed, 1)} className={`line line-${s.role}`} />
         ))}
@@ -68,7 +68,6 @@ const LitGauge = ({ form, now, lit }: Pick<MeasurePanelProps, 'form' | 'now'> & 
 
 export interface MeasurePanelProps {
   readonly form: FormPlan;
-  readonly now: { readonly along: number; readonly across: number } | null;
   readonly pieceId: string;
   readonly stands: readonly GaugeStand[];
   readonly units: UnitSystem;
@@ -77,13 +76,13 @@ export interface MeasurePanelProps {
 }
 
 /** Measuring: one gauge line at a time, on big keys. What is half typed survives the tab. */
-export const MeasurePanel = ({ pieceId, form, now, stands, units, onDone, onCancel }: MeasurePanelProps) => {
+export const MeasurePanel = ({ pieceId, form, stands, units, onDone, onCancel }: MeasurePanelProps) => {
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, parseDraft);
   const draft = kept ?? EMPTY;
   const stand = stands[Math.min(draft.at, stands.length - 1)];
   const step = units === 'metric' ? 1 : MM_PER_INCH / 8;
   const mm = draft.typed === '' ? (stand?.nowMm ?? null) : parseQuantity(draft.typed, 'length', units);
-  const asked = stand && mm !== null && draft.typed !== '' ? question(stand, mm, units) : null;
+  const asked = stand && mm !== null && draft.typed.length > 1 ? question(stand, mm, units) : null;
 
   const type = (typed: string): void => setKept({ ...draft, typed });
   const press = (key: string): void => {
@@ -132,7 +131,7 @@ export const MeasurePanel = ({ pieceId, form, now, stands, units, onDone, onCanc
         <span className="text-chalk">Flat and unstretched.</span>
       </p>
       <div className="flex items-center gap-6">
-        <LitGauge form={form} now={now} lit={stand.gauge.id} />
+        <LitGauge form={form} lit={stand.gauge.id} />
         <div className="flex-1 text-right">
           <output
             className={`block text-right text-8xl leading-none font-semibold ${draft.typed === '' ? 'text-chalk' : ''}`}

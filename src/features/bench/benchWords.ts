@@ -108,7 +108,7 @@ export const adviceReason = (advice: Advice, units: UnitSystem): string => {
 
 /** A caution that belongs to a step, once and quietly. Not medical advice. */
 export const CAUTION: Readonly<Partial<Record<ActKind, string>>> = {
-  wet: 'Hands bear about 45–50 °C; hotter water needs gloves. Children: about 40 °C, an adult pours. Mind wet floors.',
+  wet: 'Hands bear about 45–50 °C (113–122 °F); hotter water needs gloves. Children: about 40 °C (104 °F), an adult pours. Mind wet floors.',
   rub: 'Soap or wool can irritate skin: gloves, rinse. Stop at pain or numbness.',
   roll: 'Stand at counter height; change posture and stretch after every set. Stop at pain or numbness.',
   throw: 'Wipe up splashes before you step. Wrists: stop at pain or numbness.',

@@ -12,10 +12,17 @@ export interface Chosen {
   readonly kind?: BenchKind;
   readonly face?: number;
   readonly directionDeg?: RollDirection;
+  /** Rubs, throws or rounds. */
+  readonly count?: number;
+  readonly water?: 'warm' | 'hot';
 }
 
-const RUBS = 40;
-const THROWS = 12;
+/** Counts to choose from; the usual one (common practice) is taken until another is chosen. */
+export const COUNTS = {
+  rub: { usual: 40, choices: [20, 40, 60, 100] },
+  throw: { usual: 12, choices: [6, 12, 24, 50] },
+  shock: { usual: 1, choices: [1, 2, 3, 4] },
+} as const;
 
 const advisedKind = (advice: Advice): BenchKind => {
   if (advice.act === 'stretch' || advice.act === 'stop') return 'measure';
@@ -33,13 +40,13 @@ export const actFor = (kind: TapKind, of: { advice: Advice; chosen: Chosen; sett
   const face = chosen.face ?? advisedFace(advice);
   switch (kind) {
     case 'wet':
-      return { kind, face, water: 'hot' };
+      return { kind, face, water: chosen.water ?? 'hot' };
     case 'rub':
-      return { kind, face, count: RUBS };
+      return { kind, face, count: chosen.count ?? COUNTS.rub.usual };
     case 'throw':
-      return { kind, count: THROWS };
+      return { kind, count: chosen.count ?? COUNTS.throw.usual };
     case 'shock':
-      return { kind, rounds: 1 };
+      return { kind, rounds: chosen.count ?? COUNTS.shock.usual };
     case 'roll':
       return {
         kind,

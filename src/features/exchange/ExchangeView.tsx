@@ -135,8 +135,8 @@ export const ExchangeView = () => {
           </h2>
           <ul className="list-disc pl-5 text-sm">
             <li>
-              Hot water scalds: gloves or a tool above what hands bear (45–50 °C); children about 40 °C, an
-              adult pours.
+              Hot water scalds: gloves or a tool above what hands bear (45–50 °C, 113–122 °F); children about
+              40 °C (104 °F), an adult pours.
             </li>
             <li>
               Wet floors and soap are slippery. Needles and blades away from the other hand; count needles
