@@ -13,7 +13,6 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: browserPath() ?? '', args: BROWSER_FLAGS },
-    trace: 'retain-on-failure',
   },
   webServer: {
     command: 'node_modules/.bin/tsx server/main.ts',
