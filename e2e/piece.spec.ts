@@ -195,6 +195,18 @@ test.describe('the plan', () => {
     await expect(field(page, 'Diameter')).toHaveValue('12 1/4');
   });
 
+  test('a form by girths takes another place, and undo takes it away', async ({ page }) => {
+    await page.goto('/pieces/sample-boot-liner/plan');
+    await page.getByRole('button', { name: 'Add a place' }).click();
+    await expect(field(page, 'Place 6')).toHaveValue('50.0');
+    await type(page, 'Girth 6', '36');
+    await expect(field(page, 'Finished place 6')).toHaveValue('50');
+    await page.getByRole('button', { name: 'Remove the last' }).click();
+    await expect(field(page, 'Place 6')).toBeHidden();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(field(page, 'Girth 6')).toHaveValue('36.0');
+  });
+
   test('every figure says why', async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
     await page.getByRole('button', { name: 'Why wool in all?' }).click();

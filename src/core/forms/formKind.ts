@@ -94,6 +94,11 @@ export interface FormKind {
   /** Thickness and firmness a felter would expect of it, common practice. */
   readonly usual: { readonly thicknessMm: number; readonly firmness: number; readonly layers: number };
   readonly specs: (measures: Measures) => readonly MeasureSpec[];
+  /** For a form with a list of places: the measures with one place more, and with one fewer (null at the fewest). */
+  readonly places?: {
+    readonly more: (measures: Measures) => Measures | null;
+    readonly fewer: (measures: Measures) => Measures | null;
+  };
   /** Rules between measures, in words; null when they hold. */
   readonly objection: (measures: Measures) => string | null;
   readonly plan: (measures: Measures, laying: Laying) => FormPlan;

@@ -4,6 +4,9 @@ import { alongHandle, girthHandle, planByGirths, type Station } from './envelope
 /** Most stations a felter would measure by hand. */
 const MOST = 40;
 
+/** A piece has two ends. */
+const FEWEST = 2;
+
 const indexes = (m: Measures): number[] =>
   Array.from({ length: MOST }, (_, i) => i + 1).filter(i => m[`girth${i}`] !== undefined);
 
@@ -51,9 +54,22 @@ export const girthStations: FormKind = {
         min: i === 1 ? 0 : 1,
       }),
     ]),
+  places: {
+    more: m => {
+      const [before, last] = stations(m).slice(-2);
+      const next = (indexes(m).at(-1) ?? 0) + 1;
+      if (!before || !last || next > MOST) return null;
+      return { ...m, [`along${next}`]: 2 * last.along - before.along, [`girth${next}`]: last.girth };
+    },
+    fewer: m => {
+      const last = indexes(m).at(-1) ?? 0;
+      const kept = Object.entries(m).filter(([id]) => id !== `along${last}` && id !== `girth${last}`);
+      return last > FEWEST ? Object.fromEntries(kept) : null;
+    },
+  },
   objection: m => {
     const s = stations(m);
-    if (s.length < 2) return 'At least two places are needed.';
+    if (s.length < FEWEST) return 'At least two places are needed.';
     const back = s.findIndex((p, i) => i > 0 && p.along <= (s[i - 1]?.along ?? 0));
     return back > 0 ? `Place ${back + 1} must lie further along than place ${back}.` : null;
   },

@@ -6,7 +6,7 @@ import { explain, originOf } from './explain';
 import { makePlan, type Plan } from './makePlan';
 import { outcome } from './outcome';
 import type { PlanInput } from './planInput';
-import { setAxisShrinkage, setLink, setMeasure, togglePin } from './setLink';
+import { setAxisShrinkage, setLink, setMeasure, setPlaces, togglePin } from './setLink';
 
 const PAD: PlanInput = {
   form: { kind: 'disc', measures: { diameter: 400, strip: 0 } },
@@ -137,6 +137,19 @@ describe('setting one figure', () => {
     const typed = setMeasure(cut, 'diameter', 360);
     expect(plan(typed).measures['diameter']).toBe(360);
     expect(typed.given).not.toContain('laidSize');
+  });
+
+  it('a form by girths takes a place more or fewer at its mouth, down to its two ends', () => {
+    const more = setPlaces(VESSEL, 'more');
+    expect(more?.form.measures).toMatchObject({ along6: 270, along7: 310, girth7: 105 });
+    expect(plan(more ?? PAD).values.size).toBe(310);
+    const back = setPlaces(more ?? PAD, 'fewer');
+    expect(back?.form.measures).toEqual(VESSEL.form.measures);
+    let fewest = VESSEL;
+    for (let i = 0; i < 10; i += 1) fewest = setPlaces(fewest, 'fewer') ?? fewest;
+    expect(Object.keys(fewest.form.measures)).toHaveLength(4);
+    expect(plan(fewest).solution.status).toBe('solved');
+    expect(setPlaces(PAD, 'more')).toBeNull();
   });
 
   it('each direction has its own shrinkage', () => {

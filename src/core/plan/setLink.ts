@@ -73,6 +73,15 @@ export const setMeasure = (input: PlanInput, id: string, value: number): PlanInp
     return hold(kind, { ...settled, form: { ...settled.form, measures } }, 'size');
   });
 
+/** Gives the form one place more or fewer, at the size it has now; null where the form cannot. */
+export const setPlaces = (input: PlanInput, how: 'more' | 'fewer'): PlanInput | null => {
+  const kind = formKind(input.form.kind);
+  if (!kind.ok) return null;
+  const settled = settle(kind.value, input);
+  const measures = kind.value.places?.[how](settled.form.measures) ?? null;
+  return measures && hold(kind.value, { ...settled, form: { ...settled.form, measures } }, 'size');
+};
+
 /** Sets the shrinkage of one axis; the shrinkage is now given. The other axis stays as it is. */
 export const setAxisShrinkage = (input: PlanInput, axis: 'along' | 'across', value: number): PlanInput =>
   withKind(input, kind => {

@@ -1,9 +1,10 @@
 import type { Plan } from '../../core/plan/makePlan';
-import { setMeasure } from '../../core/plan/setLink';
+import { setMeasure, setPlaces } from '../../core/plan/setLink';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
 import type { Scene } from '../../drawing/scene';
 import type { PieceStage } from '../../session/pieceStage';
+import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import type { Hanger } from '../../ui/table/hangers';
@@ -65,6 +66,22 @@ export const measureHangers = (stage: PieceStage, plan: Plan, scene: Scene): Han
   return hangers;
 };
 
+/** For a form with a list of places: one more at the mouth, or one fewer. */
+const Places = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
+  const change = (how: 'more' | 'fewer'): void =>
+    stage.changePlan(p => setPlaces(p, how) ?? p, {
+      label: how === 'more' ? 'add a place' : 'remove a place',
+    });
+  return plan.kind.places ? (
+    <div className="mt-2 flex gap-2">
+      <Button onClick={() => change('more')}>Add a place</Button>
+      <Button onClick={() => change('fewer')} disabled={plan.kind.places.fewer(plan.measures) === null}>
+        Remove the last
+      </Button>
+    </div>
+  ) : null;
+};
+
 /** Measures that have no handle on the drawing, or all of them when they do not fit there. */
 export const MeasureList = ({
   stage,
@@ -85,6 +102,7 @@ export const MeasureList = ({
           <MeasureField key={id} stage={stage} plan={plan} id={id} />
         ))}
       </div>
+      <Places stage={stage} plan={plan} />
     </section>
   );
 
