@@ -44,6 +44,8 @@ const layingGrips = (form: FormPlan, foldOverMm: number): Grip[] => {
   const laid = boundsOf(form.laid.points);
   const finished = boundsOf(form.finished);
   const grips: Grip[] = [];
+  const widest = form.laid.points.filter(p => p.y - laid.minY < 0.5);
+  const widestX = widest.reduce((sum, p) => sum + p.x, 0) / widest.length;
   const along = { laid: laid.maxX - laid.minX, finished: finished.maxX - finished.minX };
   const across = { laid: laid.maxY - laid.minY, finished: finished.maxY - finished.minY };
   // s = 1 − finished/laid, so ds = finished/laid² · d(laid); the drawing grows at both ends.
@@ -55,14 +57,14 @@ const layingGrips = (form: FormPlan, foldOverMm: number): Grip[] => {
   });
   grips.push({
     target: 'shrinkage.across',
-    at: { x: 0, y: laid.minY },
+    at: { x: widestX, y: laid.minY },
     towards: { x: 0, y: -1 },
     rate: (2 * across.finished) / across.laid ** 2,
   });
   if (form.outlineIs === 'resist')
     grips.push({
       target: 'foldOver',
-      at: { x: laid.minX * 0.5, y: laid.minY - foldOverMm },
+      at: { x: widestX, y: laid.minY - foldOverMm },
       towards: { x: 0, y: -1 },
       rate: 1,
     });

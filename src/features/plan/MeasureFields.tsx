@@ -2,7 +2,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import { setMeasure, setPlaces } from '../../core/plan/setLink';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
-import type { Scene } from '../../drawing/scene';
+import type { Grip, Scene } from '../../drawing/scene';
 import type { PieceStage } from '../../session/pieceStage';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
@@ -44,13 +44,19 @@ const MOST_ON_DRAWING = 6;
 /** Measures hang off the drawing where there is room; else they stand in the list. */
 export const hangsOff = (plan: Plan): boolean => plan.kind.specs(plan.measures).length <= MOST_ON_DRAWING;
 
-/** Lengths along the piece hang to its left, girths and widths to its right; the other way round where it lies. */
-const sideOf = (towards: { x: number; y: number }): Hanger['side'] =>
-  Math.abs(towards.y) > 0.5 ? 'left' : 'right';
+/** Girths and widths hang on the side they are held at, lengths on the other. */
+const sideOf = (grip: Grip, girthsAt: 'left' | 'right'): Hanger['side'] => {
+  const isLength = Math.abs(grip.towards.y) > 0.5;
+  if (!isLength) return girthsAt;
+  return girthsAt === 'right' ? 'left' : 'right';
+};
 
 /** The measures as figures at their handles. A measure with two handles is written once. */
 export const measureHangers = (stage: PieceStage, plan: Plan, scene: Scene): Hanger[] => {
   const seen = new Set<string>();
+  const girthsAt = scene.grips.some(g => plan.measures[g.target] !== undefined && g.towards.x < -0.5)
+    ? 'left'
+    : 'right';
   const hangers = scene.grips.flatMap((grip): Hanger[] => {
     if (seen.has(grip.target) || plan.measures[grip.target] === undefined) return [];
     seen.add(grip.target);
@@ -58,7 +64,7 @@ export const measureHangers = (stage: PieceStage, plan: Plan, scene: Scene): Han
       {
         id: grip.target,
         at: grip.at,
-        side: sideOf(grip.towards),
+        side: sideOf(grip, girthsAt),
         node: <MeasureField stage={stage} plan={plan} id={grip.target} onDrawing />,
       },
     ];
@@ -97,7 +103,7 @@ export const MeasureList = ({
       <h2 id="measures-title" className="text-lg font-semibold">
         Finished measures
       </h2>
-      <div className="flex flex-wrap gap-x-5 gap-y-2">
+      <div className={plan.kind.places ? 'grid w-fit grid-cols-2 gap-x-8' : 'flex flex-wrap gap-x-5 gap-y-2'}>
         {ids.map(id => (
           <MeasureField key={id} stage={stage} plan={plan} id={id} />
         ))}

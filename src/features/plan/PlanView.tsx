@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { issueText } from '../../core/issues';
+import { ISSUES, issueText } from '../../core/issues';
 import { makePlan, type Plan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import { pieceScene } from '../../drawing/scene';
@@ -33,7 +33,9 @@ const Warnings = ({ plan }: { readonly plan: Plan }) =>
   plan.warnings.length === 0 ? null : (
     <ul className="mb-3 border-l-4 border-now pl-3">
       {plan.warnings.map(w => (
-        <li key={`${w.code}${w.path}`}>{issueText(w)}</li>
+        <li key={`${w.code}${w.path}`}>
+          {ISSUES[w.code].message} ({w.got}) <span className="text-chalk">{ISSUES[w.code].remedy}</span>
+        </li>
       ))}
     </ul>
   );
