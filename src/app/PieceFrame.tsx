@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { makePlan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
-import { download } from '../files/download';
+import { download, fileName } from '../files/download';
 import { onePiece, writeWorkshopFile } from '../files/workshopFile';
 import type { Entry } from '../records/entry';
 import { newPiece, type Piece } from '../records/piece';
@@ -49,7 +49,7 @@ const usePieceActs = (piece: Piece) => {
       .snapshot()
       .then(s =>
         download(
-          `${piece.name.replaceAll(/[^\p{L}\p{N}]+/gu, '-')}.json`,
+          fileName(piece.name, 'json'),
           'application/json',
           writeWorkshopFile(onePiece(s, piece.id), nowIso()),
         ),

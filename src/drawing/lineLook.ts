@@ -14,7 +14,6 @@ export const LINE_LOOK: Readonly<Record<Role, LineLook>> = {
   now: { name: 'now', ink: '#7a5b00', weightMm: 0.8, dashMm: [] },
   wanted: { name: 'wanted', ink: '#a3243b', weightMm: 0.5, dashMm: [0.4, 1.8] },
   wool: { name: 'wool with fold-over', ink: '#55636b', weightMm: 0.25, dashMm: [] },
-  fold: { name: 'fold', ink: '#55636b', weightMm: 0.3, dashMm: [4, 1.5, 0.5, 1.5] },
   mouth: { name: 'mouth, stays open', ink: '#1d4f8c', weightMm: 1.1, dashMm: [] },
   gauge: { name: 'gauge line', ink: '#55636b', weightMm: 0.25, dashMm: [] },
   cut: { name: 'cut', ink: '#111111', weightMm: 0.4, dashMm: [1, 1] },

@@ -3,7 +3,7 @@ import { boundsOf, type Box, type Point, scalePoints } from '../core/outline/pol
 import { turnFor } from './orient';
 
 /** What a line on the table stands for. Its look is one and the same in every view, print and export. */
-export type Role = 'laid' | 'now' | 'wanted' | 'wool' | 'fold' | 'mouth' | 'gauge' | 'cut';
+export type Role = 'laid' | 'now' | 'wanted' | 'wool' | 'mouth' | 'gauge' | 'cut';
 
 export interface Shape {
   readonly role: Role;

@@ -1,6 +1,6 @@
 import type { Plan } from '../core/plan/makePlan';
 import { boundsOf, type Box, type Point } from '../core/outline/polygon';
-import { showQuantity, type UnitSystem } from '../core/units/units';
+import { showQuantity, showShare, type UnitSystem } from '../core/units/units';
 import { pieceScene, type Shape } from './scene';
 
 /** Words on a template, standing at a point, mm. */
@@ -54,13 +54,12 @@ export const makeTemplate = (
   );
   const perFace =
     plan.weigh?.faces.map(f => `${f.name} ${showQuantity(f.grams, 'mass', of.units)}`).join(', ') ?? '';
-  const percent = (share: number): string => `${Math.round(share * 100)} %`;
   return {
     title: of.name,
     shapes,
     words,
     notes: [
-      `${of.date} · shrinkage ${percent(plan.shrinkage.along)} along, ${percent(plan.shrinkage.across)} across · wool: ${perFace}`,
+      `${of.date} · shrinkage ${showShare(plan.shrinkage.along)} along, ${showShare(plan.shrinkage.across)} across · wool: ${perFace}`,
       `${plan.form.outlineIs === 'resist' ? 'Cut the resist' : 'Lay the wool'} to the dashed line. ${gauges.join('; ')}.`,
     ],
     box: boundsOf(shapes.flatMap(s => s.points)),

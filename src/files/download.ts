@@ -1,3 +1,12 @@
+/** A name that every file system takes: letters and digits of any script, the rest as hyphens. */
+export const fileName = (name: string, ending: string): string => {
+  const plain = name
+    .toLowerCase()
+    .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
+    .replaceAll(/^-|-$/g, '');
+  return `${plain || 'piece'}.${ending}`;
+};
+
 /** Hands a file to the browser to keep. */
 export const download = (name: string, type: string, content: string | ArrayBuffer): void => {
   const url = URL.createObjectURL(new Blob([content], { type }));

@@ -1,4 +1,5 @@
 import type { Forecast } from '../forecast/forecast';
+import { gaugeAxis } from '../forms/gaugeAxis';
 import type { LogEntry } from './entry';
 import { standing } from './standing';
 
@@ -17,13 +18,13 @@ export const meanProgress = (forecast: Forecast): number | null => {
 
 /** Present length as a share of the laid one, per direction; null until one line each way was measured. */
 export const nowShare = (forecast: Forecast): { readonly along: number; readonly across: number } | null => {
-  const share = (isAxis: (deg: number) => boolean): number | null => {
-    const read = forecast.stands.filter(s => s.measured && isAxis(s.gauge.directionDeg));
+  const share = (axis: 'along' | 'across'): number | null => {
+    const read = forecast.stands.filter(s => s.measured && gaugeAxis(s.gauge.directionDeg) === axis);
     return read.length === 0
       ? null
       : read.reduce((sum, s) => sum + s.nowMm / s.gauge.laidMm, 0) / read.length;
   };
-  const along = share(deg => deg < 22.5 || deg > 157.5);
-  const across = share(deg => Math.abs(deg - 90) < 22.5);
+  const along = share('along');
+  const across = share('across');
   return along === null || across === null ? null : { along, across };
 };

@@ -8,6 +8,7 @@ import { cosy } from './cosy';
 import { disc } from './disc';
 import { planByGirths, type Station } from './envelopeByGirths';
 import { type FormPlan, type Laying, measure } from './formKind';
+import { gaugeAxis } from './gaugeAxis';
 import { checkMeasures, FORM_KINDS, formKind } from './registry';
 import { rectangle } from './rectangle';
 import { scaleMeasures } from './scaleMeasures';
@@ -35,6 +36,19 @@ const roundForm = (n: number, radius: (part: number) => number, wallLength: numb
     along: (wallLength * i) / n,
     girth: 2 * Math.PI * radius(i / n),
   }));
+
+describe('gauge lines', () => {
+  it.each([
+    [0, 'along'],
+    [22, 'along'],
+    [45, null],
+    [90, 'across'],
+    [135, null],
+    [170, 'along'],
+  ])('at %i° speak for %s', (deg, axis) => {
+    expect(gaugeAxis(deg)).toBe(axis);
+  });
+});
 
 describe('flat pieces', () => {
   it('a rectangle is scaled by each direction’s own factor', () => {

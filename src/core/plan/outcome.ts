@@ -1,4 +1,5 @@
 import type { FormPlan, Gauge } from '../forms/formKind';
+import { gaugeAxis } from '../forms/gaugeAxis';
 import { finishedMm } from '../quantity';
 import { measuredShrinkage } from '../shrinkage/measuredShrinkage';
 
@@ -33,9 +34,6 @@ const mean = (values: readonly number[]): number | null =>
 
 const present = (values: ReadonlyArray<number | null>): number[] => values.filter(v => v !== null);
 
-const isAlong = (g: Gauge): boolean => g.directionDeg < 22.5 || g.directionDeg > 157.5;
-const isAcross = (g: Gauge): boolean => Math.abs(g.directionDeg - 90) < 22.5;
-
 /** Share of the laid wool that lies in the wall; the rest is fold-over and ends in the seam. */
 const wallShare = (form: FormPlan): number => {
   const sum = (of: (f: FormPlan['faces'][number]) => number): number =>
@@ -57,17 +55,18 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
       shrinkage: dryMm === null ? null : measuredShrinkage(gauge.laidMm, finishedMm(dryMm)),
     };
   });
-  const of = (which: (g: Gauge) => boolean): GaugeOutcome[] => gauges.filter(o => which(o.gauge));
+  const of = (axis: 'along' | 'across'): GaugeOutcome[] =>
+    gauges.filter(o => gaugeAxis(o.gauge.directionDeg) === axis);
   const ratio = (os: readonly GaugeOutcome[]): number | null =>
     mean(present(os.map(o => (o.dryMm === null ? null : o.dryMm / o.gauge.wantedMm))));
-  const [lengthwise, crosswise] = [ratio(of(isAlong)), ratio(of(isAcross))];
+  const [lengthwise, crosswise] = [ratio(of('along')), ratio(of('across'))];
   const areaM2 =
     lengthwise === null || crosswise === null ? null : (form.finishedMm2 / 1e6) * lengthwise * crosswise;
   const areal = areaM2 === null || dry.grams === null ? null : (dry.grams * wallShare(form)) / areaM2;
   return {
     gauges,
-    along: mean(present(of(isAlong).map(o => o.shrinkage))),
-    across: mean(present(of(isAcross).map(o => o.shrinkage))),
+    along: mean(present(of('along').map(o => o.shrinkage))),
+    across: mean(present(of('across').map(o => o.shrinkage))),
     areaM2,
     arealFinished: areal,
     density: areal === null || dry.thicknessMm === null ? null : areal / (1000 * dry.thicknessMm),

@@ -141,3 +141,6 @@ export const showQuantity = (value: number, dimension: Dimension, units: UnitSys
   const figure = showFigure(value, dimension, { units });
   return unit === '' || figure === '—' ? figure : `${figure} ${unit}`;
 };
+
+/** A share in whole per cent, the same in every unit system. @example showShare(0.331) // '33 %' */
+export const showShare = (share: number): string => showQuantity(share, 'share', 'metric');

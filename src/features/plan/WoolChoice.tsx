@@ -1,12 +1,10 @@
 import { useId } from 'react';
 import { setAxisShrinkage } from '../../core/plan/setLink';
-import { showQuantity } from '../../core/units/units';
+import { showShare } from '../../core/units/units';
 import type { PieceStage } from '../../session/pieceStage';
 import { useExperience } from '../../session/useExperience';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
-
-const percent = (v: number): string => showQuantity(v, 'share', 'metric');
 
 /** Which wool, and what it has done before: its own shrinkage is offered, never forced. */
 export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
@@ -60,10 +58,10 @@ export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
       </span>
       {known ? (
         <p className="text-sm">
-          Its finished pieces ({known.pieces}) shrank {percent(known.along.mean)} along,{' '}
-          {percent(known.across.mean)} across
+          Its finished pieces ({known.pieces}) shrank {showShare(known.along.mean)} along,{' '}
+          {showShare(known.across.mean)} across
           {known.pieces > 1 &&
-            ` (${percent(known.along.least)}–${percent(known.along.most)}, ${percent(known.across.least)}–${percent(known.across.most)})`}
+            ` (${showShare(known.along.least)}–${showShare(known.along.most)}, ${showShare(known.across.least)}–${showShare(known.across.most)})`}
           .{' '}
           {piece.shrinkageFrom === 'wool' ? (
             <span className="text-chalk">Used in this plan.</span>

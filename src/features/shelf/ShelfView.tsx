@@ -1,4 +1,4 @@
-import { homeUnit, showFigure } from '../../core/units/units';
+import { homeUnit, showFigure, showShare } from '../../core/units/units';
 import { newWool, type Wool, WOOL_FORMS } from '../../records/wool';
 import { newId, nowIso } from '../../session/clock';
 import { history } from '../../session/history';
@@ -10,8 +10,6 @@ import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { TextField } from '../../ui/TextField';
-
-const percent = (v: number): string => `${Math.round(100 * v)} %`;
 
 const useChangeWool = () => {
   const store = useStore();
@@ -82,7 +80,7 @@ const WoolRow = ({ wool }: { readonly wool: Wool }) => {
         {known ? (
           <>
             <span className="text-lg font-semibold">
-              {percent(known.along.mean)} along, {percent(known.across.mean)} across
+              {showShare(known.along.mean)} along, {showShare(known.across.mean)} across
             </span>
             <span className="block text-[13px] text-chalk">
               shrinkage of {known.pieces === 1 ? 'one finished piece' : `${known.pieces} finished pieces`}

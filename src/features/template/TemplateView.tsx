@@ -4,7 +4,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import { PAPER_NAMES, PAPERS, type PaperName, planSheets, type SheetPlan } from '../../drawing/sheets';
 import { pieceScene } from '../../drawing/scene';
 import { makeTemplate } from '../../drawing/template';
-import { download } from '../../files/download';
+import { download, fileName } from '../../files/download';
 import { templateSvg } from '../../files/templateSvg';
 import { nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
@@ -53,14 +53,6 @@ const SheetOutlines = ({ sheets, view }: { readonly sheets: SheetPlan; readonly 
   </g>
 );
 
-const fileName = (stage: PieceStage, ending: string): string =>
-  `${
-    stage.piece.name
-      .toLowerCase()
-      .replaceAll(/[^\p{L}\p{N}]+/gu, '-')
-      .replaceAll(/^-|-$/g, '') || 'piece'
-  }-template.${ending}`;
-
 const useExports = (stage: PieceStage, plan: Plan) => {
   const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
   const { tell } = useNotify();
@@ -84,10 +76,11 @@ const useExports = (stage: PieceStage, plan: Plan) => {
       { onProgress: (done, of) => setProgress({ done, of, stop }), signal: abort.signal },
     );
     setProgress(null);
-    if (made.ok) download(fileName(stage, 'pdf'), 'application/pdf', made.value);
+    if (made.ok) download(fileName(`${stage.piece.name} template`, 'pdf'), 'application/pdf', made.value);
     else if (!abort.signal.aborted) tell({ text: made.issues.map(issueText).join(' ') });
   };
-  const svg = (): void => download(fileName(stage, 'svg'), 'image/svg+xml', templateSvg(template));
+  const svg = (): void =>
+    download(fileName(`${stage.piece.name} template`, 'svg'), 'image/svg+xml', templateSvg(template));
   return { template, pdf, svg, progress };
 };
 

@@ -40,7 +40,6 @@ export interface TableProps {
   /** Part of the table that must be in sight; the drawing when left out. */
   readonly box?: Box;
   readonly under?: (view: View) => ReactNode;
-  readonly over?: (view: View) => ReactNode;
 }
 
 /** The table: the piece to scale, the ruler edge, the light grid, and what hangs off the drawing. */
@@ -84,7 +83,6 @@ export const Table = (props: TableProps) => {
                 </g>
               );
             })}
-          {props.over?.(view)}
           {hung.map(h => (
             <path
               key={h.id}
