@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CHAIN } from '../core/chain/quantities';
 import type { FormKind } from '../core/forms/formKind';
 import type { PlanInput } from '../core/plan/planInput';
+import { USUAL } from '../core/plan/usual';
 import { Id, IsoTime, kept, NotNegative, Positive, Reading } from './common';
 import type { Migration, RecordSpec } from './migrate';
 
@@ -57,23 +58,18 @@ export const pieceSpec: RecordSpec<Piece> = {
   migrations: PIECE_MIGRATIONS,
 };
 
-/** Common practice: a third, equal both ways, until the wool is known. */
-const USUAL_SHRINKAGE = 0.33;
-/** Common practice: 1–2.5 cm of wool past a closed edge. */
-const USUAL_FOLD_OVER_MM = 15;
-
 /** The plan a piece of a form begins with. */
 export const newPlan = (kind: FormKind, shrinkage?: { along: number; across: number }): PlanInput => ({
   form: { kind: kind.kind, measures: kind.defaults },
-  shrinkage: shrinkage ?? { along: USUAL_SHRINKAGE, across: USUAL_SHRINKAGE },
+  shrinkage: shrinkage ?? { along: USUAL.shrinkage, across: USUAL.shrinkage },
   pinned: [],
   given: ['size', 'shrinkage', 'layers', 'thickness', 'firmness'],
   chain: { layers: kind.usual.layers, thickness: kind.usual.thicknessMm, firmness: kind.usual.firmness },
-  foldOverMm: kind.faces > 1 ? USUAL_FOLD_OVER_MM : 0,
+  foldOverMm: kind.faces > 1 ? USUAL.foldOverMm : 0,
   resistMm: 0,
-  keptShare: 0.97,
-  reserveShare: 0.05,
-  scaleStepG: 1,
+  keptShare: USUAL.keptShare,
+  reserveShare: USUAL.reserveShare,
+  scaleStepG: USUAL.scaleStepG,
 });
 
 /** A new piece. Time and name are passed in. */

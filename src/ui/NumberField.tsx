@@ -17,6 +17,8 @@ export interface NumberFieldProps {
   readonly onStep?: (steps: number) => void;
   readonly hideLabel?: boolean;
   readonly strong?: boolean;
+  /** A figure that is only usual practice: paler, until somebody says otherwise. */
+  readonly guess?: boolean;
   readonly className?: string;
   readonly describedBy?: string;
 }
@@ -93,7 +95,7 @@ export const NumberField = (props: NumberFieldProps) => {
           inputMode="decimal"
           autoComplete="off"
           className={`w-full min-w-0 rounded-bench border-b-2 bg-transparent px-1 py-0.5 text-right hover:border-ink ${
-            props.strong ? 'text-lg font-semibold' : ''
+            props.strong ? `text-lg ${props.guess ? 'text-chalk' : 'font-semibold'}` : ''
           } ${wrong ? 'border-wanted' : 'border-rim'}`}
           value={draft ?? shown}
           aria-invalid={wrong !== null}

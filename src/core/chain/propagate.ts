@@ -9,8 +9,12 @@ export interface Break {
   readonly pins: readonly ChainQuantity[];
 }
 
+/** The relation by which each link that follows was found. */
+export type Via = Readonly<Partial<Record<ChainQuantity, Equation['name']>>>;
+
 export interface Spread {
   readonly values: PartialChain;
+  readonly via: Via;
   readonly free: readonly ChainQuantity[];
   readonly breaks: Break | null;
   /** Equations that are wholly known but were not needed to find anything, with how far out they are. */
@@ -28,6 +32,7 @@ const supportOf = (links: readonly ChainQuantity[], support: Support): ChainQuan
 /** Carries pins through the equations, one unknown at a time, noting which pins each value rests on. */
 const carry = (pins: PartialChain, equations: readonly Equation[]): Spread => {
   const values: Partial<Record<ChainQuantity, number>> = { ...pins };
+  const via: Partial<Record<ChainQuantity, Equation['name']>> = {};
   const support = new Map<ChainQuantity, ReadonlySet<ChainQuantity>>();
   for (const link of CHAIN) if (pins[link] !== undefined) support.set(link, new Set([link]));
   const open = new Set(equations);
@@ -55,11 +60,12 @@ const carry = (pins: PartialChain, equations: readonly Equation[]): Spread => {
         continue;
       }
       values[only] = found;
+      via[only] = eq.name;
       support.set(only, new Set(pinsBehind));
       moved = true;
     }
   }
-  return { values, free: CHAIN.filter(link => values[link] === undefined), breaks, spare };
+  return { values, via, free: CHAIN.filter(link => values[link] === undefined), breaks, spare };
 };
 
 /** Least change of a residual over all shrinkages for the shrinkage to be readable from it at all. */
@@ -76,10 +82,13 @@ const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equatio
   const range = Math.abs(spareAt(high) - spareAt(0));
   if (!Number.isFinite(range)) return null;
   const s = range < READABLE ? null : findRoot(spareAt, { low: 0, high });
-  if (s !== null) return carry({ ...pins, shrinkage: s }, equations);
-  const equation = carry({ ...pins, shrinkage: 0 }, equations).spare[0]?.equation.name ?? 'wool';
+  const equation = carry({ ...pins, shrinkage: s ?? 0 }, equations).spare[0]?.equation.name ?? 'wool';
+  if (s !== null) {
+    const closed = carry({ ...pins, shrinkage: s }, equations);
+    return { ...closed, via: { ...closed.via, shrinkage: equation } };
+  }
   const involved = CHAIN.filter(link => pins[link] !== undefined && link !== 'layers');
-  return { values: pins, free: [], spare: [], breaks: { equation, pins: involved } };
+  return { values: pins, via: {}, free: [], spare: [], breaks: { equation, pins: involved } };
 };
 
 /** All that follows from a set of pins. */
@@ -87,5 +96,6 @@ export const propagate = (pins: PartialChain, ctx: ChainContext): Spread => {
   const equations = chainEquations(ctx);
   const direct = carry(pins, equations);
   if (direct.breaks || direct.free.length === 0 || direct.values.shrinkage !== undefined) return direct;
-  return tear(direct.values, ctx, equations) ?? direct;
+  const torn = tear(direct.values, ctx, equations);
+  return torn ? { ...torn, via: { ...direct.via, ...torn.via } } : direct;
 };

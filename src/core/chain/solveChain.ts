@@ -1,4 +1,4 @@
-import { propagate } from './propagate';
+import { propagate, type Via } from './propagate';
 import {
   CHAIN,
   type ChainContext,
@@ -14,7 +14,10 @@ export interface WayOut {
   readonly needs: number;
 }
 
-export type ChainSolution =
+export type ChainSolution = {
+  /** The relation by which each link that follows was found. */
+  readonly via: Via;
+} & (
   | { readonly status: 'solved'; readonly values: ChainValues }
   /** Under-determined: what is known so far, and the links that are still free. */
   | { readonly status: 'free'; readonly values: PartialChain; readonly free: readonly ChainQuantity[] }
@@ -24,7 +27,8 @@ export type ChainSolution =
       readonly values: PartialChain;
       readonly pins: readonly ChainQuantity[];
       readonly waysOut: readonly WayOut[];
-    };
+    }
+);
 
 const full = (values: PartialChain): ChainValues | null => {
   const { size, shrinkage, laidSize, grams, arealLaid, layers, gramsPerLayer, thickness, firmness } = values;
@@ -55,13 +59,17 @@ const waysOut = (pins: PartialChain, involved: readonly ChainQuantity[], ctx: Ch
  */
 export const solveChain = (pins: PartialChain, ctx: ChainContext): ChainSolution => {
   const spread = propagate(pins, ctx);
+  const { via } = spread;
   if (spread.breaks)
     return {
       status: 'disagree',
+      via,
       values: spread.values,
       pins: spread.breaks.pins,
       waysOut: waysOut(pins, spread.breaks.pins, ctx),
     };
   const values = full(spread.values);
-  return values ? { status: 'solved', values } : { status: 'free', values: spread.values, free: spread.free };
+  return values
+    ? { status: 'solved', via, values }
+    : { status: 'free', via, values: spread.values, free: spread.free };
 };

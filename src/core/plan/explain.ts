@@ -1,11 +1,13 @@
+import type { Equation } from '../chain/equations';
 import type { ChainQuantity } from '../chain/quantities';
 import { areaKept } from '../shrinkage/areaKept';
 import type { Dimension } from '../units/units';
 import type { Plan } from './makePlan';
 import type { PlanInput } from './planInput';
+import { USUAL } from './usual';
 
 /** Where a figure came from. */
-export type Origin = 'pinned' | 'given' | 'follows' | 'assumed' | 'common practice' | 'form';
+export type Origin = 'pinned' | 'given' | 'usual' | 'follows' | 'assumed' | 'common practice' | 'form';
 
 /** One input of a formula. `symbol` is the letter used in it. */
 export interface FormulaInput {
@@ -16,9 +18,9 @@ export interface FormulaInput {
   readonly origin: Origin;
 }
 
-/** Why a figure is what it is: the relation it was found from, and what went in. */
+/** Why a figure is what it is: the relation it was found from, and what went in. A figure that is held has neither. */
 export interface Explanation {
-  readonly formula: string;
+  readonly formula: string | null;
   readonly inputs: readonly FormulaInput[];
   readonly origin: Origin;
 }
@@ -35,37 +37,61 @@ const NAMES: Readonly<Record<ChainQuantity, readonly [string, string, Dimension]
   firmness: ['ρ', 'firmness', 'density'],
 };
 
-/** The relations a figure can be read from, the first that rests on known ones being the one to show. */
-const FORMULAS: Readonly<
-  Record<ChainQuantity, readonly [string, ...Array<ChainQuantity | 'A' | 'kept' | 'eta' | 'faces'>]>
-> = {
-  size: ['k = L · (1 − s)', 'laidSize', 'shrinkage'],
-  shrinkage: ['s = 1 − k / L', 'size', 'laidSize'],
-  laidSize: ['L = k / (1 − s)', 'size', 'shrinkage'],
-  grams: ['G = g₀ · A', 'arealLaid', 'A'],
-  arealLaid: ['g₀ = t · 1000 · ρ · kept area / η', 'thickness', 'firmness', 'kept', 'eta'],
-  layers: ['n = G / (faces · m)', 'grams', 'gramsPerLayer', 'faces'],
-  gramsPerLayer: ['m = G / (faces · n)', 'grams', 'layers', 'faces'],
-  thickness: ['t = η · g₀ / (kept area · 1000 · ρ)', 'arealLaid', 'firmness', 'kept', 'eta'],
-  firmness: ['ρ = η · g₀ / (kept area · 1000 · t)', 'arealLaid', 'thickness', 'kept', 'eta'],
+type Part = ChainQuantity | 'A' | 'kept' | 'eta' | 'faces';
+type Formula = readonly [string, ...Part[]];
+
+/** How each link is found from each relation it stands in. */
+const FORMULAS: Readonly<Record<ChainQuantity, Readonly<Partial<Record<Equation['name'], Formula>>>>> = {
+  size: {
+    laying: ['k = L · (1 − s)', 'laidSize', 'shrinkage'],
+    wool: ['k at which A(k) = G / g₀', 'grams', 'arealLaid', 'A'],
+  },
+  shrinkage: {
+    laying: ['s = 1 − k / L', 'size', 'laidSize'],
+    wall: [
+      's at which kept area = η · g₀ / (t · 1000 · ρ)',
+      'arealLaid',
+      'thickness',
+      'firmness',
+      'kept',
+      'eta',
+    ],
+    wool: ['s at which A(s) = G / g₀', 'grams', 'arealLaid', 'A'],
+  },
+  laidSize: { laying: ['L = k / (1 − s)', 'size', 'shrinkage'] },
+  grams: {
+    wool: ['G = g₀ · A', 'arealLaid', 'A'],
+    piles: ['G = faces · n · m', 'layers', 'gramsPerLayer', 'faces'],
+  },
+  arealLaid: {
+    wall: ['g₀ = t · 1000 · ρ · kept area / η', 'thickness', 'firmness', 'kept', 'eta'],
+    wool: ['g₀ = G / A', 'grams', 'A'],
+  },
+  layers: { piles: ['n = G / (faces · m)', 'grams', 'gramsPerLayer', 'faces'] },
+  gramsPerLayer: { piles: ['m = G / (faces · n)', 'grams', 'layers', 'faces'] },
+  thickness: { wall: ['t = η · g₀ / (kept area · 1000 · ρ)', 'arealLaid', 'firmness', 'kept', 'eta'] },
+  firmness: { wall: ['ρ = η · g₀ / (kept area · 1000 · t)', 'arealLaid', 'thickness', 'kept', 'eta'] },
 };
 
-const GRAMS_FIRST = { arealLaid: ['g₀ = G / A', 'grams', 'A'] } as const;
+/** Whether a link still has the figure that its form began with. What a shrinkage rests on is told by the piece. */
+const isUsual = (input: PlanInput, { kind }: Plan, link: ChainQuantity): boolean => {
+  const { measures } = input.form;
+  if (link === 'size') return Object.entries(kind.defaults).every(([id, usual]) => measures[id] === usual);
+  if (link === 'layers') return input.chain.layers === kind.usual.layers;
+  if (link === 'thickness') return input.chain.thickness === kind.usual.thicknessMm;
+  return link === 'firmness' && input.chain.firmness === kind.usual.firmness;
+};
 
 /** Where the figure of a link comes from. */
 export const originOf = (input: PlanInput, plan: Plan, link: ChainQuantity): Origin => {
   if (input.pinned.includes(link)) return 'pinned';
-  if (input.given.includes(link)) return 'given';
+  if (input.given.includes(link)) return isUsual(input, plan, link) ? 'usual' : 'given';
   return plan.assumed.includes(link) ? 'assumed' : 'follows';
 };
 
-/** Explains one link of a plan: formula, inputs with their origin. */
-export const explain = (input: PlanInput, plan: Plan, link: ChainQuantity): Explanation => {
-  const origin = originOf(input, plan, link);
-  const fromGrams = link === 'arealLaid' && originOf(input, plan, 'grams') !== 'follows';
-  const [formula, ...parts] = fromGrams ? GRAMS_FIRST.arealLaid : FORMULAS[link];
-  const inputs = parts.map((part): FormulaInput => {
-    if (part === 'A')
+const inputOf = (input: PlanInput, plan: Plan, part: Part): FormulaInput => {
+  switch (part) {
+    case 'A':
       return {
         symbol: 'A',
         name: 'laid wool area, fold-over included',
@@ -73,7 +99,7 @@ export const explain = (input: PlanInput, plan: Plan, link: ChainQuantity): Expl
         dimension: 'area',
         origin: 'form',
       };
-    if (part === 'kept')
+    case 'kept':
       return {
         symbol: 'kept area',
         name: '(1 − s along)(1 − s across)',
@@ -81,15 +107,15 @@ export const explain = (input: PlanInput, plan: Plan, link: ChainQuantity): Expl
         dimension: 'plain',
         origin: 'follows',
       };
-    if (part === 'eta')
+    case 'eta':
       return {
         symbol: 'η',
         name: 'share of the wool that stays',
         value: input.keptShare,
         dimension: 'plain',
-        origin: 'common practice',
+        origin: input.keptShare === USUAL.keptShare ? 'common practice' : 'given',
       };
-    if (part === 'faces')
+    case 'faces':
       return {
         symbol: 'faces',
         name: 'faces laid',
@@ -97,14 +123,20 @@ export const explain = (input: PlanInput, plan: Plan, link: ChainQuantity): Expl
         dimension: 'plain',
         origin: 'form',
       };
-    const [symbol, name, dimension] = NAMES[part];
-    return {
-      symbol,
-      name,
-      value: plan.values[part] ?? Number.NaN,
-      dimension,
-      origin: originOf(input, plan, part),
-    };
-  });
-  return { formula, inputs, origin };
+    default: {
+      const [symbol, name, dimension] = NAMES[part];
+      const value = plan.values[part] ?? Number.NaN;
+      return { symbol, name, value, dimension, origin: originOf(input, plan, part) };
+    }
+  }
+};
+
+/** Explains one link of a plan: the formula it was found from, and its inputs with their origin. */
+export const explain = (input: PlanInput, plan: Plan, link: ChainQuantity): Explanation => {
+  const origin = originOf(input, plan, link);
+  const via = plan.solution.via[link];
+  const found = via === undefined ? undefined : FORMULAS[link][via];
+  if (!found) return { formula: null, inputs: [], origin };
+  const [formula, ...parts] = found;
+  return { formula, inputs: parts.map(part => inputOf(input, plan, part)), origin };
 };

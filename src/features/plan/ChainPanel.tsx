@@ -19,6 +19,12 @@ interface RowProps {
   readonly units: UnitSystem;
 }
 
+/** Whether the figure is only usual practice, and nobody's own yet. */
+const isGuess = ({ stage, plan, link }: RowProps): boolean =>
+  link === 'shrinkage'
+    ? stage.piece.shrinkageFrom === 'practice' && originOf(stage.piece.plan, plan, link) === 'given'
+    : originOf(stage.piece.plan, plan, link) === 'usual';
+
 const referenceLabel = (plan: Plan): string =>
   plan.kind
     .specs(plan.measures)
@@ -41,7 +47,7 @@ const PinButton = ({ stage, link, plan }: RowProps) => {
       className={`relative z-10 grid size-8 shrink-0 place-items-center rounded-full border ${
         pinned
           ? 'border-ink bg-ink text-soap'
-          : origin === 'given'
+          : origin === 'given' || origin === 'usual'
             ? 'border-chalk bg-soap'
             : 'border-dashed border-rim bg-steam text-chalk'
       }`}
@@ -56,7 +62,7 @@ const PinButton = ({ stage, link, plan }: RowProps) => {
 };
 
 /** Both shrinkages; they are one link of the chain, held in their ratio. */
-const ShrinkageFields = ({ stage, plan, units }: RowProps) => (
+const ShrinkageFields = ({ stage, plan, link, units }: RowProps) => (
   <div className="flex gap-3">
     {(['along', 'across'] as const).map(axis => (
       <NumberField
@@ -64,6 +70,7 @@ const ShrinkageFields = ({ stage, plan, units }: RowProps) => (
         label={axis}
         className="w-20"
         strong
+        guess={isGuess({ stage, plan, link, units })}
         shown={showFigure(plan.shrinkage[axis], 'share', { units: units, places: 1 }).replace(/\.0$/, '')}
         unit="%"
         read={shrinkageReader(units)}
@@ -112,6 +119,7 @@ const LinkField = ({ stage, plan, link, units }: RowProps) => {
     <NumberField
       className={`w-32 ${moved && follows ? 'moved' : ''}`}
       strong
+      guess={isGuess({ stage, plan, link, units })}
       label={labelOf(plan, link)}
       hideLabel
       shown={shown}
@@ -157,7 +165,7 @@ export const ChainPanel = ({ stage, plan }: { readonly stage: PieceStage; readon
       Chain
     </h2>
     <p className="mb-2 text-[13px] text-chalk">
-      Type any figure; pin what must hold. What follows is joined by the link.
+      Type any figure; pin what must hold. Linked figures follow; pale ones are only usual practice.
     </p>
     <ul className="relative flex flex-col gap-1 before:absolute before:top-4 before:bottom-8 before:left-[15px] before:border-l-2 before:border-rim">
       {CHAIN.map(link => (

@@ -34,7 +34,7 @@ export const WhyLink = (props: {
         {ORIGIN_WORDS[origin]}.
       </p>
       {props.more && <p className="mt-1">{props.more}</p>}
-      <p className="mt-2 font-semibold">{formula}</p>
+      {formula !== null && <p className="mt-2 font-semibold">{formula}</p>}
       <table className="mt-1">
         <tbody>
           {inputs.map(i => (
