@@ -38,7 +38,7 @@ const BEGUN: readonly Act[] = [
 ];
 const advise = (...acts: Act[]): Advice => {
   const state = benchState(logOf(acts));
-  return nextAct(state, progressForecast(GAUGES, state), [1, 2]);
+  return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30 });
 };
 
 describe('progress', () => {
@@ -130,6 +130,45 @@ describe('the next act follows the order of the work', () => {
       reason: 'size-reached-soft',
     });
     expect(advise(...BEGUN, roll(0, 100), there, { kind: 'pinch', grade: 3 })).toMatchObject({ act: 'stop' });
+  });
+
+  it('measures after throwing, before it says to stop', () => {
+    const there = measure(405, 303);
+    const thrown: Act = { kind: 'throw', count: 12 };
+    const firm: Act = { kind: 'pinch', grade: 3 };
+    const soft: Act = { kind: 'pinch', grade: 2 };
+    const start = [...BEGUN, roll(0, 100), there, soft, thrown];
+    expect(advise(...start)).toMatchObject({ act: 'pinch' });
+    expect(advise(...start, soft)).toMatchObject({ act: 'throw' });
+    expect(advise(...start, soft, thrown)).toMatchObject({ act: 'measure' });
+    expect(advise(...start, firm)).toMatchObject({ act: 'measure' });
+    expect(advise(...start, firm, measure(400, 298))).toMatchObject({ act: 'stop' });
+    expect(advise(...start, firm, measure(380, 298))).toMatchObject({ act: 'stretch' });
+  });
+
+  it('never says to roll a direction that is too small already', () => {
+    const lengths = [370, 380, 390, 400, 411, 414, 430, 470, 520, 600];
+    for (const A of lengths)
+      for (const B of lengths.map(v => v * 0.75))
+        for (const since of [[], [roll(0, 20)], [roll(90, 20)]]) {
+          const next = advise(...BEGUN, roll(0, 100), measure(A, B), ...since);
+          if (next.act !== 'roll') continue;
+          const [now, wanted] = next.directionDeg === 0 ? [A, 400] : [B, 300];
+          expect(now).toBeGreaterThan(wanted * 0.97);
+        }
+  });
+
+  it('proposes the felter’s own set, and a short one near the end', () => {
+    const state = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(500, 375)]));
+    const forecast = progressForecast(GAUGES, state);
+    expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50 })).toMatchObject({
+      act: 'roll',
+      rolls: 50,
+    });
+    const near = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(413, 310)]));
+    const close = progressForecast(GAUGES, near);
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 50 })).toMatchObject({ rolls: 10 });
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 5 })).toMatchObject({ rolls: 5 });
   });
 
   it('past the target: stretch at once, and no more rolling is proposed', () => {

@@ -1,7 +1,7 @@
 import type { BenchState } from '../cycles/benchState';
 import type { RollDirection } from '../cycles/entry';
 import type { Forecast, GaugeStand } from '../forecast/forecast';
-import { SIZE_TOLERANCE } from '../tolerances';
+import { LOPSIDED_PROGRESS, SIZE_TOLERANCE } from '../tolerances';
 
 /** Why an act is proposed. The words are the interface's. */
 export type Reason =
@@ -33,15 +33,24 @@ export type Advice = { readonly reason: Reason; readonly about?: GaugeStand } & 
   | { readonly act: 'stop' }
 );
 
-/** Rubs on a face before the skin is tested; a set of rolls; rolls between measurings; a dozen throws. Common practice. */
-const RUBS = 40;
-const SET = 30;
-const SHORT_SET = 10;
-const MEASURE_EVERY = { far: 200, near: 60 };
-const THROWS = 12;
+/** Counts the advice goes by. Common practice, no published source. */
+export const PRACTICE = {
+  /** Rubs on a face before its skin is tested. */
+  rubs: 40,
+  /** Rolls in a set near the end. */
+  shortSet: 10,
+  /** Rolls between measurings; near the end, or when the work is lopsided. */
+  measureEvery: { far: 200, near: 60 },
+  /** Throws before it is tested again. */
+  throws: 12,
+  /** Share of the way by which a direction lags before it is told. */
+  lopsided: LOPSIDED_PROGRESS,
+} as const;
+/** Share of the way from which the end is near, and from which only short sets are rolled. */
 const NEAR = 0.75;
+const VERY_NEAR = 0.9;
 
-const within = (s: GaugeStand): boolean => Math.abs(s.nowMm / s.gauge.wantedMm - 1) <= SIZE_TOLERANCE;
+const tooLarge = (s: GaugeStand): boolean => s.nowMm > s.gauge.wantedMm * (1 + SIZE_TOLERANCE);
 const tooSmall = (s: GaugeStand): boolean => s.nowMm < s.gauge.wantedMm * (1 - SIZE_TOLERANCE);
 const axisOf = (s: GaugeStand): RollDirection => (Math.abs(s.gauge.directionDeg - 90) < 45 ? 90 : 0);
 
@@ -59,35 +68,48 @@ const early = (state: BenchState, faces: readonly number[]): Advice | null => {
   if (dry !== undefined) return { act: 'wet', face: dry, reason: 'dry-face' };
   if (state.pinch !== null && state.pinch >= 2) return null;
   if (state.rolls > 0 && state.pinch === null) return null;
-  const raw = faces.find(f => (state.rubs[f] ?? 0) < RUBS);
-  if (raw !== undefined) return { act: 'rub', face: raw, count: RUBS, reason: 'no-skin-yet' };
-  if (state.pinch === null || state.workSincePinch >= RUBS) return { act: 'pinch', reason: 'skin-to-test' };
+  const raw = faces.find(f => (state.rubs[f] ?? 0) < PRACTICE.rubs);
+  if (raw !== undefined) return { act: 'rub', face: raw, count: PRACTICE.rubs, reason: 'no-skin-yet' };
+  if (state.pinch === null || state.workSincePinch >= PRACTICE.rubs)
+    return { act: 'pinch', reason: 'skin-to-test' };
   const least = faces.reduce((a, b) => ((state.rubs[b] ?? 0) < (state.rubs[a] ?? 0) ? b : a), faces[0] ?? 1);
-  return { act: 'rub', face: least, count: RUBS, reason: 'no-skin-yet' };
+  return { act: 'rub', face: least, count: PRACTICE.rubs, reason: 'no-skin-yet' };
 };
 
+/** What is said once nothing is left too large; null while there is. */
 const atSize = (state: BenchState, stands: readonly GaugeStand[]): Advice | null => {
-  if (!stands.every(s => s.measured)) return null;
+  if (!stands.every(s => s.measured) || stands.some(tooLarge)) return null;
+  const worked = state.rollsSinceMeasure + state.throwsSinceMeasure;
+  if (state.rollsSinceMeasure > 0 || state.throwsSinceMeasure > PRACTICE.throws)
+    return { act: 'measure', reason: 'nearly-there' };
   const small = stands.find(tooSmall);
-  if (small && state.rollsSinceMeasure === 0) return { act: 'stretch', reason: 'too-small', about: small };
-  if (!stands.every(within)) return null;
-  if (state.rollsSinceMeasure > 0) return { act: 'measure', reason: 'nearly-there' };
-  if (state.pinch === 3 && state.workSincePinch === 0) return { act: 'stop', reason: 'size-and-firm' };
-  if (state.workSincePinch > 0) return { act: 'pinch', reason: 'nearly-there' };
-  return { act: 'throw', count: THROWS, reason: 'size-reached-soft' };
+  if (small)
+    return worked > 0
+      ? { act: 'measure', reason: 'nearly-there' }
+      : { act: 'stretch', reason: 'too-small', about: small };
+  if (state.pinch === null || state.workSincePinch > 0) return { act: 'pinch', reason: 'nearly-there' };
+  if (state.pinch < 3) return { act: 'throw', count: PRACTICE.throws, reason: 'size-reached-soft' };
+  return worked > 0 ? { act: 'measure', reason: 'nearly-there' } : { act: 'stop', reason: 'size-and-firm' };
 };
 
-const rolling = (state: BenchState, forecast: Forecast, faces: readonly number[]): Advice => {
+interface Worked {
+  /** Numbers of the faces that are worked, e.g. [1, 2]. */
+  readonly faces: readonly number[];
+  /** Rolls in a set, as the felter likes them. */
+  readonly setOfRolls: number;
+}
+
+const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: Worked): Advice => {
   const { stands, lopsided } = forecast;
   const furthest = Math.max(...stands.map(s => s.progress));
-  const every = furthest > NEAR || lopsided ? MEASURE_EVERY.near : MEASURE_EVERY.far;
+  const every = furthest > NEAR || lopsided ? PRACTICE.measureEvery.near : PRACTICE.measureEvery.far;
   if (state.rollsSinceMeasure >= every) return { act: 'measure', reason: 'measure-due' };
-  const rolls = furthest > 0.9 ? SHORT_SET : SET;
+  const rolls = furthest > VERY_NEAR ? Math.min(PRACTICE.shortSet, setOfRolls) : setOfRolls;
   if (lopsided) {
     const { face, directionDeg } = leastFace(state, faces, axisOf(lopsided.behind));
     return { act: 'roll', face, directionDeg, rolls, reason: 'direction-lags', about: lopsided.behind };
   }
-  const open = stands.filter(s => !(s.measured && within(s))).map(axisOf);
+  const open = stands.filter(s => !s.measured || tooLarge(s)).map(axisOf);
   const axes = ([0, 90] as const).filter(axis => open.includes(axis));
   const options = (axes.length > 0 ? axes : ([0, 90] as const)).map(axis => leastFace(state, faces, axis));
   const least = options.reduce((a, b) => (b.work < a.work ? b : a));
@@ -97,7 +119,6 @@ const rolling = (state: BenchState, forecast: Forecast, faces: readonly number[]
 /**
  * One next act from where the work stands: wet, rub to a skin, test it, roll what is least worked or lags, measure in
  * time, firm up, stop. Rules of common practice; the felting model will replace the rolling part.
- * @param faces numbers of the faces that are worked, e.g. [1, 2]
  */
-export const nextAct = (state: BenchState, forecast: Forecast, faces: readonly number[]): Advice =>
-  early(state, faces) ?? atSize(state, forecast.stands) ?? rolling(state, forecast, faces);
+export const nextAct = (state: BenchState, forecast: Forecast, worked: Worked): Advice =>
+  early(state, worked.faces) ?? atSize(state, forecast.stands) ?? rolling(state, forecast, worked);

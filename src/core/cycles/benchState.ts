@@ -8,6 +8,7 @@ export interface Reading {
   readonly at: string;
   readonly readings: Readonly<Record<string, number | null>>;
   readonly rollsBefore: number;
+  readonly throwsBefore: number;
 }
 
 /** Rolls in one direction on one face. `work` weighs each by cushion and pressure. */
@@ -31,6 +32,7 @@ export interface BenchState {
   readonly workSincePinch: number;
   readonly readings: readonly Reading[];
   readonly rollsSinceMeasure: number;
+  readonly throwsSinceMeasure: number;
   /** Last length of each gauge line that was read, mm. */
   readonly now: Readonly<Record<string, number>>;
   readonly lastAt: string | null;
@@ -73,7 +75,13 @@ const apply = (fold: Fold, entry: LogEntry): void => {
     fold.pinch = act.grade;
     fold.workSincePinch = 0;
   } else if (act.kind === 'measure') {
-    fold.readings.push({ entryId: entry.id, at: entry.at, readings: act.readings, rollsBefore: fold.rolls });
+    fold.readings.push({
+      entryId: entry.id,
+      at: entry.at,
+      readings: act.readings,
+      rollsBefore: fold.rolls,
+      throwsBefore: fold.throws,
+    });
     for (const [id, value] of Object.entries(act.readings)) if (value !== null) fold.now[id] = value;
   }
 };
@@ -105,6 +113,7 @@ export const benchState = (log: readonly LogEntry[]): BenchState => {
     workSincePinch: fold.workSincePinch,
     readings: fold.readings,
     rollsSinceMeasure: fold.rolls - (fold.readings.at(-1)?.rollsBefore ?? 0),
+    throwsSinceMeasure: fold.throws - (fold.readings.at(-1)?.throwsBefore ?? 0),
     now: fold.now,
     lastAt: entries.at(-1)?.at ?? null,
   };
