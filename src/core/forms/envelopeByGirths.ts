@@ -42,8 +42,15 @@ const surplus = (stations: readonly Station[]): EdgeSurplus => {
   return { edgeMm, middleMm, ratio: edgeMm / middleMm };
 };
 
-const widest = (stations: readonly Station[]): Station =>
-  stations.reduce((a, b) => (b.girth > a.girth ? b : a), stations[0] ?? { along: 0, girth: 0 });
+/** The widest place; the middle of it where a stretch of wall is equally wide, away from corners that felt round. */
+const widest = (stations: readonly Station[]): Station => {
+  const girth = Math.max(...stations.map(s => s.girth));
+  const from = stations.findIndex(s => s.girth === girth);
+  const run = stations.slice(from);
+  const ends = run.findIndex(s => s.girth !== girth);
+  const [first, last] = [run[0], run.at(ends === -1 ? -1 : ends - 1)];
+  return { along: ((first?.along ?? 0) + (last?.along ?? 0)) / 2, girth };
+};
 
 const gauges = (stations: readonly Station[], laying: Laying): Gauge[] => {
   const { along: fy, across: fx } = laying.factor;

@@ -90,6 +90,8 @@ export interface FormKind {
   readonly faces: number;
   /** Measure that stands for the size of the piece; it runs along. */
   readonly reference: (measures: Measures) => string;
+  /** What that measure is called where it stands for the whole; its own label when left out. */
+  readonly referenceName?: string;
   readonly defaults: Measures;
   /** Thickness and firmness a felter would expect of it, common practice. */
   readonly usual: { readonly thicknessMm: number; readonly firmness: number; readonly layers: number };

@@ -112,6 +112,14 @@ describe('envelopes by girths', () => {
     expect(size(plan).across).toBeCloseTo(183.8, 1);
   });
 
+  it('measures the width in the middle of the widest stretch, where no corner rounds it off', () => {
+    const [, width, mouth] = byGirths(VESSEL, laying(0, 0)).gauges;
+    // The stretch runs from 60 to 180 of 270 mm, drawn about the middle.
+    expect(width?.from.x).toBeCloseTo(120 - 135, 9);
+    expect(width?.wantedMm).toBe(125);
+    expect(mouth?.from.x).toBeCloseTo(135, 9);
+  });
+
   it('the thickness of the resist comes off its flat width and not off the gauge', () => {
     const thin = byGirths(VESSEL, laying(0.38, 0.32));
     const thick = byGirths(VESSEL, laying(0.38, 0.32, { resist: 6 }));

@@ -25,6 +25,7 @@ export const girthStations: FormKind = {
   title: 'By girths',
   purpose: 'any hollow piece, measured with a string',
   faces: 2,
+  referenceName: 'length',
   reference: m => `along${indexes(m).at(-1) ?? 1}`,
   defaults: {
     along1: 0,
