@@ -198,6 +198,8 @@ describe('the browser’s database', () => {
     expect((await store.pieces()).map(p => p.id)).toEqual(['p1']);
     expect(store.problems().map(p => p.code)).toContain('RECORD_NEWER');
     expect(await store.updatePiece('p3', p => ({ ...p, name: 'overwritten' }))).toBeNull();
+    const file = { pieces: [piece('p3', { revision: 50, name: 'from a file' })], wools: [], entries: [] };
+    expect(await store.merge(file)).toMatchObject({ added: 0, replaced: 0, kept: 1 });
     expect(await raw.get('pieces', 'p3')).toMatchObject({ version: 99, name: 'Piece p3' });
     raw.close();
     store.close();

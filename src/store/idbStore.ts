@@ -161,7 +161,10 @@ export const idbStore = async (options: {
         wools: good(woolSpec, await wools.getAll()),
         entries: good(entrySpec, await entries.getAll()),
       };
-      const plan = mergePlan(have, incoming);
+      const keys = await Promise.all([pieces.getAllKeys(), wools.getAllKeys(), entries.getAllKeys()]);
+      const read = new Set([...have.pieces, ...have.wools, ...have.entries].map(r => r.id));
+      const unread = new Set(keys.flat().filter(id => !read.has(id)));
+      const plan = mergePlan(have, incoming, unread);
       await Promise.all([
         ...plan.write.pieces.map(p => pieces.put(p)),
         ...plan.write.wools.map(w => wools.put(w)),

@@ -50,11 +50,20 @@ const joinLogs = (have: readonly Entry[], incoming: readonly Entry[]): Entry[] =
     });
 };
 
-/** Decides what a snapshot adds or replaces: a record is replaced only by a newer one; log entries are joined. */
-export const mergePlan = (have: Snapshot, incoming: Snapshot): MergePlan => {
-  const pieces = sort(have.pieces, incoming.pieces);
-  const wools = sort(have.wools, incoming.wools);
-  const entries = joinLogs(have.entries, incoming.entries);
+/**
+ * Decides what a snapshot adds or replaces: a record is replaced only by a newer one; log entries are joined.
+ * @param unread ids of records here that could not be read, from a later version or damaged: they are left as they are
+ */
+export const mergePlan = (
+  have: Snapshot,
+  incoming: Snapshot,
+  unread: ReadonlySet<string> = new Set(),
+): MergePlan => {
+  const free = <T extends { readonly id: string }>(records: readonly T[]): T[] =>
+    records.filter(r => !unread.has(r.id));
+  const pieces = sort(have.pieces, free(incoming.pieces));
+  const wools = sort(have.wools, free(incoming.wools));
+  const entries = joinLogs(have.entries, free(incoming.entries));
   const added = pieces.added + wools.added;
   const replaced = pieces.replaced + wools.replaced;
   return {
