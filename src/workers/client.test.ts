@@ -60,6 +60,18 @@ describe('the worker client', () => {
     expect((await workerClient(make).run('templatePdf', ASK)).ok).toBe(false);
   });
 
+  it('a cancel that comes after the answer ends nobody else’s work', async () => {
+    const { make, counts } = fakeWorker((ask, worker) => {
+      if (ask.id === 1) say(worker, { id: ask.id, type: 'done', answer: new ArrayBuffer(1) });
+    });
+    const client = workerClient(make);
+    const abort = new AbortController();
+    expect((await client.run('templatePdf', ASK, { signal: abort.signal })).ok).toBe(true);
+    void client.run('templatePdf', ASK);
+    abort.abort();
+    expect(counts().ended).toBe(0);
+  });
+
   it('ends the worker when it is cancelled', async () => {
     const { make, counts } = fakeWorker(() => undefined);
     const abort = new AbortController();

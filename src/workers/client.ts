@@ -63,11 +63,11 @@ export const workerClient = (make: () => WorkerLike) => {
         lastId += 1;
         const id = lastId;
         waiting.set(id, { settle: resolve, onProgress: options.onProgress });
-        options.signal?.addEventListener(
-          'abort',
-          () => end(issue('WORKER_DIED', '', { detail: 'Cancelled.' })),
-          { once: true },
-        );
+        // A job that was answered cannot be cancelled any more: others may be at work by then.
+        const cancel = (): void => {
+          if (waiting.has(id)) end(issue('WORKER_DIED', '', { detail: 'Cancelled.' }));
+        };
+        options.signal?.addEventListener('abort', cancel, { once: true });
         running().postMessage({ id, job, ask });
       }),
     stop: () => end(issue('WORKER_DIED', '', { detail: 'Stopped.' })),
