@@ -1,24 +1,17 @@
-import { useMemo } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { makePlan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
 import { download, fileName } from '../files/download';
 import { onePiece, writeWorkshopFile } from '../files/workshopFile';
 import type { Entry } from '../records/entry';
 import { newPiece, type Piece } from '../records/piece';
 import { newId, nowIso } from '../session/clock';
-import { history } from '../session/history';
 import { useNotify } from '../session/notices';
 import type { PieceStage } from '../session/pieceStage';
+import { planOf } from '../session/planOf';
 import { useStore } from '../session/storeContext';
-import {
-  type Told,
-  useChangePiece,
-  useEntries,
-  usePiece,
-  useSettings,
-  useWools,
-} from '../session/useRecords';
+import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
+import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
+import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
 import { TextField } from '../ui/TextField';
 
@@ -43,6 +36,8 @@ const usePieceActs = (piece: Piece) => {
   const store = useStore();
   const navigate = useNavigate();
   const change = useChangePiece();
+  const add = useAddPiece();
+  const { undo } = useUndo();
   const { tell, failed } = useNotify();
   const save = (): void => {
     store
@@ -65,13 +60,13 @@ const usePieceActs = (piece: Piece) => {
       woolId: piece.woolId,
       shrinkageFrom: piece.shrinkageFrom,
     });
-    store.addPiece(copy).then(() => navigate(`/pieces/${copy.id}/plan`), failed);
+    add(copy).then(() => navigate(`/pieces/${copy.id}/plan`), failed);
   };
   const remove = (): void => {
     change(piece.id, p => ({ ...p, deletedAt: nowIso() }), { label: `delete ${piece.name}` });
     tell({
       text: `${piece.name} is off the table.`,
-      action: { label: 'Undo', run: () => void history.undo() },
+      action: { label: 'Undo', run: undo },
     });
     void navigate('/');
   };
@@ -88,7 +83,8 @@ const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change:
         hideLabel
         className="w-72 text-lg font-semibold"
         value={piece.name}
-        onText={name => name.trim() !== '' && change(p => ({ ...p, name }), { label: 'name', key: 'name' })}
+        required
+        onText={name => change(p => ({ ...p, name }), { label: 'name', key: 'name' })}
       />
       {piece.sample && <span className="text-[13px] text-chalk">sample</span>}
       <nav aria-label="Stages" className="flex">
@@ -122,7 +118,7 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   const settings = useSettings();
   const wools = useWools();
   const changePiece = useChangePiece();
-  const plan = useMemo(() => makePlan(piece.plan), [piece.plan]);
+  const plan = planOf(piece.plan);
   const change = (how: (p: Piece) => Piece, told: Told): void => changePiece(piece.id, how, told);
   const stage: PieceStage = {
     piece,

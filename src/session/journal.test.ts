@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { disc } from '../core/forms/disc';
 import { newPiece, newPlan } from '../records/piece';
+import { newWool } from '../records/wool';
 import { memoryStore } from '../store/memoryStore';
 import { noteAhead, replay } from './journal';
 
@@ -32,26 +33,39 @@ describe('changes noted ahead of the store', () => {
 
   it('are carried out at the next start, in order, and then forgotten', async () => {
     const store = await storeWith();
-    noteAhead('p1', { name: 'First' });
-    noteAhead('p1', { name: 'Second', notes: 'thin at the edge' });
+    noteAhead('piece', 'p1', { name: 'First' });
+    noteAhead('piece', 'p1', { name: 'Second', notes: 'thin at the edge' });
     await replay(store);
     expect(await store.piece('p1')).toMatchObject({ name: 'Second', notes: 'thin at the edge' });
     expect(Object.keys(localStorage)).toEqual([]);
   });
 
+  it('hold for wools as well', async () => {
+    const store = await storeWith();
+    const wool = newWool({ id: 'w1', name: 'Fog', fibre: '', form: 'batt', colour: '#aabbcc', now: NOW });
+    await store.addWool(wool);
+    noteAhead('wool', 'w1', { gramsLeft: 120 });
+    await replay(store);
+    expect(await store.wools()).toMatchObject([{ name: 'Fog', gramsLeft: 120, revision: 2 }]);
+  });
+
   it('are forgotten once they are durable', async () => {
     const store = await storeWith();
-    noteAhead('p1', { name: 'First' })();
+    noteAhead('piece', 'p1', { name: 'First' })();
     await replay(store);
     expect(await store.piece('p1')).toMatchObject({ name: 'Pad', revision: 1 });
   });
 
   it('do no harm when they are damaged, nonsense, or of a piece that is gone', async () => {
     const store = await storeWith();
-    localStorage.setItem('jorrit.ahead.1', '{"id": "p1", "fields": {"name": ""}}');
+    localStorage.setItem('jorrit.ahead.1', '{"kind": "piece", "id": "p1", "fields": {"name": ""}}');
     localStorage.setItem('jorrit.ahead.2', 'not JSON');
-    localStorage.setItem('jorrit.ahead.3', '{"id": "gone", "fields": {"name": "x"}}');
-    localStorage.setItem('jorrit.ahead.4', '{"id": "p1", "fields": {"id": "p2", "revision": 900}}');
+    localStorage.setItem('jorrit.ahead.3', '{"kind": "piece", "id": "gone", "fields": {"name": "x"}}');
+    localStorage.setItem(
+      'jorrit.ahead.4',
+      '{"kind": "piece", "id": "p1", "fields": {"id": "p2", "revision": 900}}',
+    );
+    localStorage.setItem('jorrit.ahead.5', '{"kind": "settings", "id": "p1", "fields": {"name": "x"}}');
     localStorage.setItem('other', 'stays');
     await replay(store);
     expect(await store.piece('p1')).toMatchObject({ id: 'p1', name: 'Pad' });
@@ -65,6 +79,6 @@ describe('changes noted ahead of the store', () => {
         throw new Error('forbidden');
       },
     });
-    expect(() => noteAhead('p1', { name: 'x' })()).not.toThrow();
+    expect(() => noteAhead('piece', 'p1', { name: 'x' })()).not.toThrow();
   });
 });

@@ -1,5 +1,7 @@
-import { loadRecord } from '../records/migrate';
-import { type Piece, pieceSpec } from '../records/piece';
+import { z } from 'zod';
+import { loadRecord, type RecordSpec } from '../records/migrate';
+import { pieceSpec } from '../records/piece';
+import { woolSpec } from '../records/wool';
 import type { Store } from '../store/store';
 
 /**
@@ -9,41 +11,41 @@ import type { Store } from '../store/store';
 const PREFIX = 'jorrit.ahead.';
 let notes = 0;
 
-/** Notes a change of a piece; returns what to call when it is durable. */
-export const noteAhead = (id: string, fields: Partial<Piece>): (() => void) => {
+/** Notes a change of a record; returns what to call when it is durable. */
+export const noteAhead = (kind: string, id: string, fields: object): (() => void) => {
   notes += 1;
   const key = `${PREFIX}${Date.now()}.${notes}`;
   try {
-    localStorage.setItem(key, JSON.stringify({ id, fields }));
+    localStorage.setItem(key, JSON.stringify({ kind, id, fields }));
   } catch {
     return () => undefined;
   }
   return () => localStorage.removeItem(key);
 };
 
-/** The piece with noted fields, when that is still a good piece; else as it was. */
-const withNote = (piece: Piece, note: string): Piece => {
+const NoteSchema = z.object({
+  kind: z.enum(['piece', 'wool']),
+  id: z.string(),
+  fields: z.record(z.string(), z.unknown()),
+});
+type Note = z.infer<typeof NoteSchema>;
+
+const parseNote = (text: string): Note | null => {
   try {
-    const { fields }: { fields?: object } = JSON.parse(note);
-    const loaded = loadRecord(
-      pieceSpec,
-      { ...piece, ...fields, id: piece.id, revision: piece.revision },
-      'ahead',
-    );
-    return loaded.status === 'ok' ? loaded.value : piece;
+    return NoteSchema.safeParse(JSON.parse(text)).data ?? null;
   } catch {
-    return piece;
+    return null;
   }
 };
 
-const idOf = (note: string): string => {
-  try {
-    const { id }: { id?: unknown } = JSON.parse(note);
-    return typeof id === 'string' ? id : '';
-  } catch {
-    return '';
-  }
-};
+/** The record with noted fields, when that is still a good one; else as it was. */
+const withNote =
+  <T extends { readonly id: string; readonly revision: number }>(spec: RecordSpec<T>, { fields }: Note) =>
+  (record: T): T => {
+    const { id, revision } = record;
+    const loaded = loadRecord(spec, { ...record, ...fields, id, revision }, 'ahead');
+    return loaded.status === 'ok' ? loaded.value : record;
+  };
 
 /** Carries out what closed tabs had noted, in the order it was done. */
 export const replay = async (store: Store): Promise<void> => {
@@ -51,8 +53,9 @@ export const replay = async (store: Store): Promise<void> => {
     .filter(key => key.startsWith(PREFIX))
     .toSorted((a, b) => a.localeCompare(b, 'en', { numeric: true }));
   for (const key of keys) {
-    const note = localStorage.getItem(key);
-    if (note !== null) await store.updatePiece(idOf(note), piece => withNote(piece, note));
+    const note = parseNote(localStorage.getItem(key) ?? '');
+    if (note?.kind === 'piece') await store.updatePiece(note.id, withNote(pieceSpec, note));
+    if (note?.kind === 'wool') await store.updateWool(note.id, withNote(woolSpec, note));
     localStorage.removeItem(key);
   }
 };

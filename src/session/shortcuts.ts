@@ -8,8 +8,13 @@ export interface Shortcut {
   readonly run: () => void;
 }
 
+/** The keys a view has at the moment it is asked. */
+export interface ShortcutList {
+  readonly current: readonly Shortcut[];
+}
+
 export interface ShortcutRegistry {
-  readonly add: (list: readonly Shortcut[]) => () => void;
+  readonly add: (list: ShortcutList) => () => void;
 }
 
 export const ShortcutContext = createContext<ShortcutRegistry>({ add: () => () => undefined });
@@ -27,11 +32,16 @@ const takesKey = (target: EventTarget | null, key: string): boolean => {
 };
 
 /** Name of a pressed key with its modifiers: `Ctrl+z`, `Shift+ArrowUp`, ` `. */
-const pressed = (e: KeyboardEvent): string =>
-  `${e.ctrlKey || e.metaKey ? 'Ctrl+' : ''}${e.shiftKey && e.key.length > 1 ? 'Shift+' : ''}${e.key.length === 1 && e.key !== ' ' ? e.key.toLowerCase() : e.key}`;
+const pressed = (e: KeyboardEvent): string => {
+  const control = e.ctrlKey || e.metaKey;
+  // Shift alone with a letter or sign is already in the key: `?`.
+  const shift = e.shiftKey && (control || e.key.length > 1);
+  const key = e.key.length === 1 ? e.key.toLowerCase() : e.key;
+  return `${control ? 'Ctrl+' : ''}${shift ? 'Shift+' : ''}${key}`;
+};
 
 /** The views that listen, the newest last: it is asked first. */
-const listening: Array<{ readonly current: readonly Shortcut[] }> = [];
+const listening: ShortcutList[] = [];
 
 const onKey = (e: KeyboardEvent): void => {
   if (e.defaultPrevented || e.altKey || (isTyping(e.target) && e.key !== 'Escape')) return;
@@ -53,7 +63,7 @@ export const useShortcuts = (list: readonly Shortcut[]): void => {
   useEffect(() => {
     current.current = list;
   });
-  useEffect(() => registry.add(current.current), [registry]);
+  useEffect(() => registry.add(current), [registry]);
   useEffect(() => {
     if (listening.length === 0) window.addEventListener('keydown', onKey);
     listening.push(current);

@@ -5,10 +5,12 @@ import { download } from '../../files/download';
 import { readWorkshopFile, writeWorkshopFile } from '../../files/workshopFile';
 import { sampleCounts } from './sampleCounts';
 import { nowIso } from '../../session/clock';
+import { history } from '../../session/history';
 import { useNotify } from '../../session/notices';
 import { useStore } from '../../session/storeContext';
 import { useAllPieces } from '../../session/useRecords';
 import type { MergeReport } from '../../session/storeContext';
+import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
 
 const MOST_ISSUES = 8;
@@ -53,6 +55,7 @@ const useImport = () => {
 /** File: the whole workshop out and in, and the sample cleared. */
 export const ExchangeView = () => {
   const store = useStore();
+  const { undo } = useUndo();
   const { tell, failed } = useNotify();
   const { came, onFile } = useImport();
   const sample = sampleCounts(useAllPieces());
@@ -73,9 +76,15 @@ export const ExchangeView = () => {
       .snapshot()
       .then(async before => {
         await store.clear('sample');
+        history.push({
+          label: 'clear the sample',
+          at: Date.now(),
+          undo: () => store.merge(before),
+          redo: () => store.clear('sample'),
+        });
         tell({
           text: 'The sample is cleared.',
-          action: { label: 'Undo', run: () => void store.merge(before).catch(failed) },
+          action: { label: 'Undo', run: undo },
         });
       })
       .catch(failed);

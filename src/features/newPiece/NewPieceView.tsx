@@ -7,7 +7,7 @@ import { pieceScene } from '../../drawing/scene';
 import { newPiece, newPlan } from '../../records/piece';
 import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
-import { useStore } from '../../session/storeContext';
+import { useAddPiece } from '../../session/useChanges';
 
 const BOX_PX = 190;
 
@@ -32,12 +32,12 @@ const Picture = ({ kind }: { readonly kind: FormKind }) => {
 
 /** New piece: chosen by its picture. */
 export const NewPieceView = () => {
-  const store = useStore();
+  const add = useAddPiece();
   const navigate = useNavigate();
   const { failed } = useNotify();
   const begin = (kind: FormKind): void => {
     const piece = newPiece({ id: newId(), name: kind.title, now: nowIso(), plan: newPlan(kind) });
-    store.addPiece(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
+    add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
   };
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4">

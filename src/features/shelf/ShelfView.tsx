@@ -1,42 +1,30 @@
 import { homeUnit, showFigure, showShare } from '../../core/units/units';
 import { newWool, type Wool, WOOL_FORMS } from '../../records/wool';
 import { newId, nowIso } from '../../session/clock';
-import { history } from '../../session/history';
 import { useNotify } from '../../session/notices';
-import { useStore } from '../../session/storeContext';
+import { useAddWool, useChangeWool } from '../../session/useChanges';
 import { useExperience } from '../../session/useExperience';
 import { useSettings, useWools } from '../../session/useRecords';
+import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { ShownBy } from '../../ui/ShownBy';
 import { TextField } from '../../ui/TextField';
-
-const useChangeWool = () => {
-  const store = useStore();
-  const { failed } = useNotify();
-  return (wool: Wool, change: Partial<Wool>, label: string): void => {
-    history.push({
-      label,
-      key: `${wool.id}.${label}`,
-      at: Date.now(),
-      undo: () => store.updateWool(wool.id, () => wool),
-      redo: () => store.updateWool(wool.id, w => ({ ...w, ...change })),
-    });
-    store.updateWool(wool.id, w => ({ ...w, ...change })).catch(failed);
-  };
-};
 
 const WoolRow = ({ wool }: { readonly wool: Wool }) => {
   const change = useChangeWool();
   const { units } = useSettings();
+  const { undo } = useUndo();
   const { tell } = useNotify();
   const known = useExperience(wool.id);
-  const put = (more: Partial<Wool>, label: string): void => change(wool, more, label);
+  const put = (more: Partial<Wool>, label: string): void =>
+    change(wool.id, w => ({ ...w, ...more }), { label, key: `${wool.id}.${label}` });
   const remove = (): void => {
     put({ deletedAt: nowIso() }, `take ${wool.name} off the shelf`);
     tell({
       text: `${wool.name} is off the shelf.`,
-      action: { label: 'Undo', run: () => void history.undo() },
+      action: { label: 'Undo', run: undo },
     });
   };
   return (
@@ -45,16 +33,12 @@ const WoolRow = ({ wool }: { readonly wool: Wool }) => {
         <span className="sr-only">Colour of {wool.name}</span>
         <input
           type="color"
-          className="h-10 w-10 cursor-pointer rounded-full border border-rim bg-transparent"
+          className="swatch size-10 cursor-pointer rounded-full border border-rim bg-transparent p-0"
           value={wool.colour}
           onChange={e => put({ colour: e.target.value }, 'colour')}
         />
       </label>
-      <TextField
-        label="Name"
-        value={wool.name}
-        onText={name => name.trim() !== '' && put({ name }, 'name')}
-      />
+      <TextField label="Name" value={wool.name} required onText={name => put({ name }, 'name')} />
       <TextField label="Fibre or breed" value={wool.fibre} onText={fibre => put({ fibre }, 'fibre')} />
       <label className="flex flex-col">
         <span className="text-[13px] text-chalk">Form</span>
@@ -76,11 +60,12 @@ const WoolRow = ({ wool }: { readonly wool: Wool }) => {
         onValue={gramsLeft => put({ gramsLeft }, 'grams')}
         onEmpty={() => put({ gramsLeft: null }, 'grams')}
       />
-      <p className="leading-tight">
+      <div className="leading-tight">
         {known ? (
           <>
-            <span className="text-lg font-semibold">
+            <span className="flex items-center gap-1 text-lg font-semibold">
               {showShare(known.along.mean)} along, {showShare(known.across.mean)} across
+              <ShownBy of={`the shrinkage of ${wool.name}`} pieces={known.shownBy} />
             </span>
             <span className="block text-[13px] text-chalk">
               shrinkage of {known.pieces === 1 ? 'one finished piece' : `${known.pieces} finished pieces`}
@@ -91,7 +76,7 @@ const WoolRow = ({ wool }: { readonly wool: Wool }) => {
             Nothing finished of it yet: plans use general practice.
           </span>
         )}
-      </p>
+      </div>
       <Button look="bare" onClick={remove} aria-label={`Take ${wool.name} off the shelf`}>
         Remove
       </Button>
@@ -102,14 +87,12 @@ const WoolRow = ({ wool }: { readonly wool: Wool }) => {
 /** The shelf: which wools there are, and what they have done. */
 export const ShelfView = () => {
   const wools = useWools().filter(w => w.deletedAt === null);
-  const store = useStore();
+  const addWool = useAddWool();
   const { failed } = useNotify();
   const add = (): void => {
-    store
-      .addWool(
-        newWool({ id: newId(), name: 'New wool', fibre: '', form: 'batt', colour: '#8a949a', now: nowIso() }),
-      )
-      .catch(failed);
+    addWool(
+      newWool({ id: newId(), name: 'New wool', fibre: '', form: 'batt', colour: '#8a949a', now: nowIso() }),
+    ).catch(failed);
   };
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 py-4">

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { type CSSProperties, useMemo } from 'react';
 import { Link } from 'react-router';
 import { issueText } from '../../core/issues';
 import { useLogs } from '../../session/useLogs';
@@ -35,6 +35,17 @@ const ScaleBar = ({ pxPerMm, imperial }: { readonly pxPerMm: number; readonly im
   );
 };
 
+/** The light grid of the table, to the same scale: squares of 10 cm or 6 in. */
+const grid = (pxPerMm: number, imperial: boolean): CSSProperties => {
+  const px = (imperial ? 152.4 : 100) * pxPerMm;
+  const line = 'var(--grid) 1px, transparent 1px';
+  return {
+    backgroundImage: `linear-gradient(${line}), linear-gradient(90deg, ${line})`,
+    backgroundSize: `${px}px ${px}px`,
+    backgroundAttachment: 'local',
+  };
+};
+
 const Empty = () => (
   <div className="max-w-prose p-8">
     <h2 className="text-3xl font-semibold">The table is clear.</h2>
@@ -64,7 +75,10 @@ export const WorkshopView = () => {
   const pxPerMm = LARGEST_PX / largestMm(all);
   const problems = store.problems();
   return (
-    <div className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4">
+    <div
+      className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4"
+      style={grid(pxPerMm, units === 'imperial')}
+    >
       <div className="mb-4 flex flex-wrap items-center gap-5">
         <h1 className="text-3xl font-semibold">On the table</h1>
         <Link to="/new" className={buttonClass('main', 'dry')}>

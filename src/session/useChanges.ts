@@ -1,0 +1,148 @@
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
+import { useCallback } from 'react';
+import { issueText } from '../core/issues';
+import { loadRecord, type RecordSpec } from '../records/migrate';
+import { type Piece, pieceSpec } from '../records/piece';
+import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
+import { type Wool, woolSpec } from '../records/wool';
+import type { Store } from '../store/store';
+import { nowIso } from './clock';
+import { history } from './history';
+import { noteAhead } from './journal';
+import { keys } from './keys';
+import { useNotify } from './notices';
+import { beginWrite } from './pending';
+import { useStore } from './storeContext';
+
+/** How a change is told and joined with others. */
+export interface Told {
+  readonly label: string;
+  readonly key?: string;
+}
+
+/** How one kind of record is changed on the screen and in the store. */
+interface Kind<T> {
+  readonly spec: RecordSpec<T>;
+  readonly shown: (client: QueryClient, id: string) => T | null | undefined;
+  readonly show: (client: QueryClient, record: T) => void;
+  readonly refresh: (client: QueryClient, id: string) => void;
+  readonly update: (store: Store, id: string, change: (record: T) => T) => Promise<unknown>;
+  /** The fields that a change touched, with the values of the first. */
+  readonly touched: (of: T, other: T) => Partial<T>;
+}
+
+const PIECE: Kind<Piece> = {
+  spec: pieceSpec,
+  shown: (client, id) => client.getQueryData<Piece | null>(keys.piece(id)),
+  show: (client, piece) => client.setQueryData(keys.piece(piece.id), piece),
+  refresh: (client, id) => void client.invalidateQueries({ queryKey: keys.piece(id) }),
+  update: (store, id, change) => store.updatePiece(id, change),
+  touched: (of, other) => ({
+    ...(of.name === other.name ? {} : { name: of.name }),
+    ...(of.notes === other.notes ? {} : { notes: of.notes }),
+    ...(of.woolId === other.woolId ? {} : { woolId: of.woolId }),
+    ...(of.shrinkageFrom === other.shrinkageFrom ? {} : { shrinkageFrom: of.shrinkageFrom }),
+    ...(of.plan === other.plan ? {} : { plan: of.plan }),
+    ...(of.result === other.result ? {} : { result: of.result }),
+    ...(of.deletedAt === other.deletedAt ? {} : { deletedAt: of.deletedAt }),
+  }),
+};
+
+const WOOL: Kind<Wool> = {
+  spec: woolSpec,
+  shown: (client, id) => client.getQueryData<readonly Wool[]>(keys.wools)?.find(w => w.id === id),
+  show: (client, wool) =>
+    client.setQueryData<readonly Wool[]>(keys.wools, all => all?.map(w => (w.id === wool.id ? wool : w))),
+  refresh: client => void client.invalidateQueries({ queryKey: keys.wools }),
+  update: (store, id, change) => store.updateWool(id, change),
+  touched: (of, other) => ({
+    ...(of.name === other.name ? {} : { name: of.name }),
+    ...(of.fibre === other.fibre ? {} : { fibre: of.fibre }),
+    ...(of.form === other.form ? {} : { form: of.form }),
+    ...(of.colour === other.colour ? {} : { colour: of.colour }),
+    ...(of.gramsLeft === other.gramsLeft ? {} : { gramsLeft: of.gramsLeft }),
+    ...(of.notes === other.notes ? {} : { notes: of.notes }),
+    ...(of.deletedAt === other.deletedAt ? {} : { deletedAt: of.deletedAt }),
+  }),
+};
+
+type Change<T> = (id: string, change: (record: T) => T, told: Told) => void;
+
+const useChange = <T extends { readonly id: string }>(kind: Kind<T>): Change<T> => {
+  const store = useStore();
+  const client = useQueryClient();
+  const { failed, tell } = useNotify();
+  return useCallback(
+    (id, change, told) => {
+      const before = kind.shown(client, id);
+      if (!before) return void kind.update(store, id, change).catch(failed);
+      const after = change(before);
+      if (after === before) return;
+      const sound = loadRecord(kind.spec, after, kind.spec.kind);
+      if (sound.status !== 'ok') return tell({ text: sound.issues.map(issueText).join(' ') });
+      const [old, fresh] = [kind.touched(before, after), kind.touched(after, before)];
+      history.push({
+        ...told,
+        at: Date.now(),
+        undo: () => kind.update(store, id, r => ({ ...r, ...old })),
+        redo: () => kind.update(store, id, r => ({ ...r, ...fresh })),
+      });
+      const settled = beginWrite(id);
+      kind.show(client, after);
+      const durable = noteAhead(kind.spec.kind, id, fresh);
+      void kind
+        .update(store, id, change)
+        .then(durable, failed)
+        .then(() => settled() && kind.refresh(client, id));
+    },
+    [store, client, failed, tell, kind],
+  );
+};
+
+/** Changes a piece at once on the screen and durably behind it, and remembers how to undo it. */
+export const useChangePiece = (): Change<Piece> => useChange(PIECE);
+
+/** Changes a wool, as a piece is changed. */
+export const useChangeWool = (): Change<Wool> => useChange(WOOL);
+
+/** Puts a new record in; undo takes it out of sight again. Settles when it is durable. */
+const useAdd = <T extends { readonly id: string; readonly name: string }>(
+  add: (store: Store, record: T) => Promise<void>,
+  setDeleted: (store: Store, id: string, at: string | null) => Promise<unknown>,
+): ((record: T) => Promise<void>) => {
+  const store = useStore();
+  return async record => {
+    await add(store, record);
+    history.push({
+      label: `new: ${record.name}`,
+      at: Date.now(),
+      undo: () => setDeleted(store, record.id, nowIso()),
+      redo: () => setDeleted(store, record.id, null),
+    });
+  };
+};
+
+export const useAddPiece = (): ((piece: Piece) => Promise<void>) =>
+  useAdd<Piece>(
+    (store, piece) => store.addPiece(piece),
+    (store, id, deletedAt) => store.updatePiece(id, p => ({ ...p, deletedAt })),
+  );
+
+export const useAddWool = (): ((wool: Wool) => Promise<void>) =>
+  useAdd<Wool>(
+    (store, wool) => store.addWool(wool),
+    (store, id, deletedAt) => store.updateWool(id, w => ({ ...w, deletedAt })),
+  );
+
+export const useChangeSettings = (): ((change: Partial<Settings>) => void) => {
+  const store = useStore();
+  const client = useQueryClient();
+  const { failed } = useNotify();
+  return useCallback(
+    change => {
+      client.setQueryData<Settings>(keys.settings, s => ({ ...(s ?? DEFAULT_SETTINGS), ...change }));
+      store.updateSettings(s => ({ ...s, ...change })).catch(failed);
+    },
+    [store, client, failed],
+  );
+};
