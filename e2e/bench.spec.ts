@@ -14,7 +14,7 @@ test.describe('at the bench, upright tablet', () => {
   test('by touch alone: a tap is a set, undo is as large, measuring is on big keys', async ({ page }) => {
     await page.goto(BENCH);
     await expect(page.getByText('480 rolls')).toBeVisible();
-    const great = page.getByRole('button', { name: /^Roll 30/ });
+    const great = page.getByRole('button', { name: /^Done Roll 30/ });
     const undo = page.getByRole('button', { name: /^Undo Roll/ });
     const [a, b] = await Promise.all([great.boundingBox(), undo.boundingBox()]);
     expect(a?.height).toBe(b?.height);
@@ -26,7 +26,7 @@ test.describe('at the bench, upright tablet', () => {
     await expect(page.getByText('510 rolls')).toBeVisible();
     await page.getByRole('radio', { name: 'other diagonal' }).tap();
     await page.getByRole('radio', { name: '50' }).tap();
-    await page.getByRole('button', { name: /^Roll 50 other diagonal/ }).tap();
+    await page.getByRole('button', { name: /^Done Roll 50 other diagonal/ }).tap();
     await expect(page.getByText('560 rolls')).toBeVisible();
     await page.getByRole('radio', { name: 'Throw' }).tap();
     await page.getByRole('button', { name: 'Throw 12' }).tap();
@@ -92,6 +92,34 @@ test('four keys drive it, as a pedal or page-turner does', async ({ page }) => {
   await expect(page.getByRole('listitem').filter({ hasText: 'Roll 30 diagonal, face 2' })).toBeVisible();
 });
 
+test('at size and firm the great button leads to the finish', async ({ page }) => {
+  await page.goto(BENCH);
+  await expect(page.getByText('480 rolls')).toBeVisible();
+  for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter', 'p', '3']) await page.keyboard.press(key);
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Stop: rinse and shape');
+  await page.keyboard.press('Space');
+  await expect(page).toHaveURL(/finish$/);
+});
+
+test('near the end the great button counts the short set that is advised', async ({ page }) => {
+  await page.goto(BENCH);
+  await expect(page.getByText('480 rolls')).toBeVisible();
+  for (const key of ['m', '2', '5', 'Enter', '3', '0', 'Enter']) await page.keyboard.press(key);
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Roll 10');
+  await page.keyboard.press('Space');
+  await expect(page.getByText('490 rolls')).toBeVisible();
+});
+
+test('the bench says why, and how its figures came about', async ({ page }) => {
+  await page.goto(BENCH);
+  await page.getByRole('button', { name: 'Why?' }).click();
+  const why = page.getByRole('dialog');
+  await expect(why).toContainText('common practice');
+  // 35.8 laid, 28.7 now, 24.0 wanted: ln(35.8/28.7)/ln(35.8/24.0) = 0.553.
+  await expect(why).toContainText('A, length: 55 % = ln(laid 35.8 cm ÷ now 28.7 cm)');
+  await expect(why).toContainText('along, face 1: 120 rolls, worth 120');
+});
+
 test('two tabs on one piece show the same log', async ({ page, context }) => {
   await page.goto(BENCH);
   const other = await context.newPage();
@@ -154,7 +182,7 @@ test('the browser is killed in the middle of the bench: nothing acknowledged is 
     for (let i = 0; i < round; i += 1) {
       // The advice asks to measure after a while; the set is rolled all the same.
       await page.getByRole('radio', { name: 'Roll', exact: true }).click();
-      await page.getByRole('button', { name: /^Roll 30/ }).click();
+      await page.getByRole('button', { name: /^Done Roll 30/ }).click();
       acknowledged += 30;
       await expect(page.getByText(`${acknowledged} rolls`)).toBeVisible();
     }

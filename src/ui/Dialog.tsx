@@ -1,11 +1,14 @@
 import { Dialog as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { buttonClass } from './Button';
 
 /** A sheet over the table. Escape and the cross close it. */
 export const Dialog = (props: {
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
   readonly title: string;
+  /** Opened with wet hands: its close button is as large as the others there. */
+  readonly wet?: boolean;
   readonly children: ReactNode;
 }) => (
   <Radix.Root open={props.open} onOpenChange={props.onOpenChange}>
@@ -17,7 +20,7 @@ export const Dialog = (props: {
       >
         <div className="mb-3 flex items-baseline justify-between gap-4">
           <Radix.Title className="text-xl font-semibold">{props.title}</Radix.Title>
-          <Radix.Close className="min-h-9 rounded-bench border border-rim bg-soap px-3">Close</Radix.Close>
+          <Radix.Close className={buttonClass('plain', props.wet ? 'wet' : 'dry')}>Close</Radix.Close>
         </div>
         {props.children}
       </Radix.Content>

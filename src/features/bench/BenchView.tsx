@@ -1,4 +1,5 @@
 import { type MouseEvent, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { type Advice, nextAct } from '../../core/advice/nextAct';
 import { benchState } from '../../core/cycles/benchState';
 import { type Act, ROLL_DIRECTIONS } from '../../core/cycles/entry';
@@ -8,11 +9,12 @@ import type { Plan } from '../../core/plan/makePlan';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { type Bench, useBench } from '../../session/useBench';
-import { useChangeSettings } from '../../session/useRecords';
+import { useChangeSettings } from '../../session/useChanges';
 import { useWakeLock } from '../../session/useWakeLock';
 import { Button } from '../../ui/Button';
+import { BenchWhy } from './BenchWhy';
 import { actWords, adviceReason, adviceWords, CAUTION } from './benchWords';
-import { actFor, benchKind, type BenchKind, type Chosen } from './chosenAct';
+import { actFor, benchKind, type BenchKind, type Chosen, type TapKind } from './chosenAct';
 import { CountChoice, FaceChoice, KindChoice, RollControls, WaterChoice } from './Controls';
 import { LogList } from './LogList';
 import { MeasurePanel } from './MeasurePanel';
@@ -24,20 +26,33 @@ const useStanding = (stage: PieceStage, plan: Plan) => {
   const faces = useMemo(() => plan.form.faces.map((_, i) => i + 1), [plan.form]);
   const state = useMemo(() => benchState(stage.entries), [stage.entries]);
   const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
-  const advice = useMemo(() => nextAct(state, forecast, faces), [state, forecast, faces]);
+  const { setOfRolls } = stage.settings;
+  const advice = useMemo(
+    () => nextAct(state, forecast, { faces, setOfRolls }),
+    [state, forecast, faces, setOfRolls],
+  );
   return { faces, state, forecast, advice };
 };
 
 type Standing = ReturnType<typeof useStanding>;
 
 const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly stage: PieceStage }) => (
-  <section aria-label="Next" aria-live="polite" className="order-1 border-b-2 border-ink pb-2">
-    <p className="text-[15px] text-chalk">Next</p>
-    <p className="text-4xl leading-tight font-semibold">
-      {adviceWords(standing.advice, standing.faces.length)}
-    </p>
-    <p className="text-lg leading-snug">{adviceReason(standing.advice, stage.settings.units)}</p>
-  </section>
+  <div className="order-1 flex flex-wrap items-center gap-x-2 border-b-2 border-ink sm:flex-nowrap">
+    <section aria-label="Next" aria-live="polite" className="min-w-0 flex-1 pb-2">
+      <p className="text-[15px] text-chalk">Next</p>
+      <p className="text-4xl leading-tight font-semibold sm:text-5xl">
+        {adviceWords(standing.advice, standing.faces.length)}
+      </p>
+      <p className="text-lg leading-snug">{adviceReason(standing.advice, stage.settings.units)}</p>
+    </section>
+    <BenchWhy
+      advice={standing.advice}
+      forecast={standing.forecast}
+      state={standing.state}
+      faces={standing.faces.length}
+      units={stage.settings.units}
+    />
+  </div>
 );
 
 /** Undo is as large as the thing it undoes. */
@@ -72,16 +87,22 @@ const UndoButtons = ({
   </>
 );
 
-const GREAT: Readonly<Record<'measure' | 'pinch', string>> = { measure: 'Measure', pinch: 'Pinch test' };
+const GREAT: Readonly<Record<'measure' | 'pinch' | 'finish', string>> = {
+  measure: 'Measure',
+  pinch: 'Pinch test',
+  finish: 'To the finish',
+};
+const isTap = (kind: BenchKind): kind is TapKind => !(kind in GREAT);
 const opensPanel = (kind: BenchKind): kind is 'measure' | 'pinch' => kind === 'measure' || kind === 'pinch';
 
 const useActing = (stage: PieceStage, standing: Standing, bench: Bench) => {
   const [chosen, setChosen] = useState<Chosen>({});
   const [panel, setPanel] = useState<'measure' | 'pinch' | null>(null);
+  const navigate = useNavigate();
   const kind = benchKind(standing.advice, chosen);
-  const act: Act | null = opensPanel(kind)
-    ? null
-    : actFor(kind, { advice: standing.advice, chosen, settings: stage.settings });
+  const act: Act | null = isTap(kind)
+    ? actFor(kind, { advice: standing.advice, chosen, settings: stage.settings })
+    : null;
   const choose = (more: Chosen): void => setChosen(was => ({ ...was, ...more }));
   const log = (what: Act): void => {
     setChosen({});
@@ -91,6 +112,7 @@ const useActing = (stage: PieceStage, standing: Standing, bench: Bench) => {
   const go = (): void => {
     if (opensPanel(kind)) setPanel(kind);
     else if (act) log(act);
+    else void navigate('../finish', { relative: 'path' });
   };
   return { chosen, choose, kind, act, log, go, panel, setPanel };
 };
@@ -140,10 +162,22 @@ const GreatButton = ({
   readonly faces: number;
   readonly stage: PieceStage;
 }) => (
-  <Button size="wet" look="main" className="min-h-28 flex-[2] !text-4xl !font-semibold" onClick={acting.go}>
-    {acting.act
-      ? actWords(acting.act, { faces, units: stage.settings.units })
-      : opensPanel(acting.kind) && GREAT[acting.kind]}
+  <Button
+    size="wet"
+    look="main"
+    className="min-h-28 flex-[2] !flex-col !gap-0 !text-4xl !font-semibold"
+    onClick={acting.go}
+  >
+    {acting.act ? (
+      <>
+        Done
+        <span className="text-xl leading-tight font-normal">
+          {actWords(acting.act, { faces, units: stage.settings.units })}
+        </span>
+      </>
+    ) : (
+      !isTap(acting.kind) && GREAT[acting.kind]
+    )}
   </Button>
 );
 
@@ -200,7 +234,7 @@ const Acts = ({
       {act && act.kind !== 'roll' && (
         <OtherControls act={act} faces={standing.faces} onChoose={acting.choose} />
       )}
-      <div className="flex gap-2">
+      <div className="order-first flex gap-2 sm:order-none">
         <GreatButton acting={acting} faces={standing.faces.length} stage={stage} />
         <UndoButtons bench={bench} stage={stage} faces={standing.faces.length} />
       </div>

@@ -2,6 +2,7 @@ import { type Act, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/cycle
 import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import type { Settings } from '../../records/settings';
+import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { type BenchKind, type Chosen, COUNTS } from './chosenAct';
 import { arrowAt, CUSHION_WORDS, DIRECTION, PRESSURE_WORDS } from './benchWords';
@@ -26,6 +27,27 @@ export const KindChoice = ({
   readonly kind: BenchKind;
   readonly onKind: (kind: BenchKind) => void;
 }) => <Choice label="Act" size="wet" value={kind} options={KINDS} onChoose={onKind} />;
+
+/** One of a few that change seldom: a tap goes on to the next, since a list to unfold is too fine for wet hands. */
+const Cycle = <T extends string>(props: {
+  readonly label: string;
+  readonly value: T;
+  readonly values: readonly T[];
+  readonly words: Readonly<Record<T, string>>;
+  readonly onValue: (value: T) => void;
+}) => {
+  const next = props.values[(props.values.indexOf(props.value) + 1) % props.values.length] ?? props.value;
+  return (
+    <Button
+      size="wet"
+      className="!flex-col !gap-0 !text-lg !leading-tight"
+      onClick={() => props.onValue(next)}
+    >
+      <span className="text-[13px] font-normal text-chalk">{props.label}</span>
+      {props.words[props.value]}
+    </Button>
+  );
+};
 
 /** How a set of rolls is done: direction, face, count, cushion, pressure. */
 export const RollControls = (props: {
@@ -56,47 +78,28 @@ export const RollControls = (props: {
       <Choice
         label="Rolls in a set"
         size="wet"
-        value={String(settings.setOfRolls)}
+        value={String(act.rolls)}
         options={SETS.map(n => ({ value: String(n), text: n }))}
-        onChoose={v => props.onSettings({ setOfRolls: Number(v) })}
+        onChoose={v => {
+          props.onChoose({ rolls: Number(v) });
+          props.onSettings({ setOfRolls: Number(v) });
+        }}
       />
       <div className="grid grid-cols-2 gap-2">
-        <label className="sr-only" htmlFor="cushion">
-          Cushion
-        </label>
-        <select
-          id="cushion"
-          className="min-h-16 rounded-bench border border-rim bg-soap px-2 text-lg"
+        <Cycle
+          label="Cushion"
           value={settings.cushion}
-          onChange={e => {
-            props.onSettings({ cushion: CUSHIONS.find(c => c === e.target.value) ?? 'bubble' });
-            e.target.blur();
-          }}
-        >
-          {CUSHIONS.map(c => (
-            <option key={c} value={c}>
-              {CUSHION_WORDS[c]}
-            </option>
-          ))}
-        </select>
-        <label className="sr-only" htmlFor="pressure">
-          Pressure
-        </label>
-        <select
-          id="pressure"
-          className="min-h-16 rounded-bench border border-rim bg-soap px-2 text-lg"
+          values={CUSHIONS}
+          words={CUSHION_WORDS}
+          onValue={cushion => props.onSettings({ cushion })}
+        />
+        <Cycle
+          label="Pressure"
           value={settings.pressure}
-          onChange={e => {
-            props.onSettings({ pressure: PRESSURES.find(c => c === e.target.value) ?? 'arms' });
-            e.target.blur();
-          }}
-        >
-          {PRESSURES.map(c => (
-            <option key={c} value={c}>
-              {PRESSURE_WORDS[c]}
-            </option>
-          ))}
-        </select>
+          values={PRESSURES}
+          words={PRESSURE_WORDS}
+          onValue={pressure => props.onSettings({ pressure })}
+        />
       </div>
     </div>
   );

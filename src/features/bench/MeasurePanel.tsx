@@ -27,6 +27,8 @@ const parseDraft = (text: string): Draft | null => {
   }
 };
 
+/** Taller where there is room: an upright tablet. */
+const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
 
 /** A reading that looks like a slip: it grew, or is larger than it was laid. It is asked about, and taken if meant. */
@@ -155,14 +157,14 @@ export const MeasurePanel = ({ pieceId, form, stands, units, onDone, onCancel }:
             key={k}
             size="wet"
             onClick={() => press(k)}
-            className={k === '0' ? 'col-start-2' : k === '.' ? 'col-start-1 row-start-4' : ''}
+            className={`!text-3xl ${KEY_HEIGHT} ${k === '0' ? 'col-start-2' : k === '.' ? 'col-start-1 row-start-4' : ''}`}
           >
             {k}
           </Button>
         ))}
         <Button
           size="wet"
-          className="col-start-3 row-start-4"
+          className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
           onClick={() => type(draft.typed.slice(0, -1))}
           aria-label="Last digit away"
         >

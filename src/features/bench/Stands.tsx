@@ -40,9 +40,10 @@ export const Stands = ({ forecast, units }: { readonly forecast: Forecast; reado
           <span className="ml-auto text-2xl font-semibold">{Math.round(100 * s.progress)} %</span>
         </div>
         <Way stand={s} />
-        <span className="text-sm text-chalk">{s.gauge.name} · share of the way from laid to wanted</span>
+        <span className="text-sm text-chalk">{s.gauge.name}</span>
       </li>
     ))}
+    <li className="text-sm text-chalk">Per cent: the share of the way from laid to wanted.</li>
     {forecast.lopsided && (
       <li role="status" className="border-l-4 border-wanted pl-3 text-lg">
         Lopsided: {forecast.lopsided.behind.gauge.name} is behind {forecast.lopsided.ahead.gauge.name}.

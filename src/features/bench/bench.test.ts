@@ -15,13 +15,13 @@ describe('the great button', () => {
     settings: { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const },
   };
 
-  it('does what is advised, with the set, cushion and pressure chosen', () => {
+  it('does what is advised, with the cushion and pressure chosen', () => {
     expect(benchKind(ROLL, {})).toBe('roll');
     expect(actFor('roll', of)).toEqual({
       kind: 'roll',
       face: 2,
       directionDeg: 90,
-      rolls: 50,
+      rolls: 30,
       cushion: 'mat',
       pressure: 'arms',
     });
@@ -33,11 +33,14 @@ describe('the great button', () => {
       face: 1,
       directionDeg: 45,
     });
+    expect(actFor('roll', { ...of, chosen: { rolls: 20 } })).toMatchObject({ rolls: 20 });
+    const test: Advice = { act: 'pinch', reason: 'skin-to-test' };
+    expect(actFor('roll', { ...of, advice: test })).toMatchObject({ rolls: 50 });
     expect(actFor('rub', of)).toEqual({ kind: 'rub', face: 2, count: 40 });
   });
 
-  it('measures when the work is done or past', () => {
-    expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('measure');
+  it('goes to the finish when the work is done, and measures when it is past', () => {
+    expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('finish');
     expect(benchKind({ act: 'stretch', reason: 'too-small' }, {})).toBe('measure');
   });
 });

@@ -17,13 +17,13 @@ export const arrowAt = (screenDeg: number): string => {
 
 export const CUSHION_WORDS: Readonly<Record<Cushion, string>> = {
   thick: 'thick',
-  bubble: 'bubble',
+  bubble: 'bubble wrap',
   mat: 'mat',
-  bare: 'bare',
+  bare: 'bare mat',
 };
 export const PRESSURE_WORDS: Readonly<Record<Pressure, string>> = {
   light: 'light',
-  arms: 'arms',
+  arms: 'arms’ weight',
   hard: 'hard',
 };
 

@@ -4,8 +4,8 @@ import type { Settings } from '../../records/settings';
 
 /** The kinds of act that one tap logs. */
 export type TapKind = 'roll' | 'rub' | 'wet' | 'throw' | 'shock';
-/** What the great button does: one of these, or opening a panel. */
-export type BenchKind = TapKind | 'measure' | 'pinch';
+/** What the great button does: one of these, opening a panel, or leaving for the finish. */
+export type BenchKind = TapKind | 'measure' | 'pinch' | 'finish';
 
 /** What the felter has chosen against the advice. Session state; it is forgotten after the act. */
 export interface Chosen {
@@ -14,6 +14,7 @@ export interface Chosen {
   readonly directionDeg?: RollDirection;
   /** Rubs, throws or rounds. */
   readonly count?: number;
+  readonly rolls?: number;
   readonly water?: 'warm' | 'hot';
 }
 
@@ -25,8 +26,8 @@ export const COUNTS = {
 } as const;
 
 const advisedKind = (advice: Advice): BenchKind => {
-  if (advice.act === 'stretch' || advice.act === 'stop') return 'measure';
-  return advice.act;
+  if (advice.act === 'stretch') return 'measure';
+  return advice.act === 'stop' ? 'finish' : advice.act;
 };
 
 /** What the great button stands for: the advice, unless the felter chose otherwise. */
@@ -52,7 +53,7 @@ export const actFor = (kind: TapKind, of: { advice: Advice; chosen: Chosen; sett
         kind,
         face,
         directionDeg: chosen.directionDeg ?? (advice.act === 'roll' ? advice.directionDeg : 0),
-        rolls: settings.setOfRolls,
+        rolls: chosen.rolls ?? (advice.act === 'roll' ? advice.rolls : settings.setOfRolls),
         cushion: settings.cushion,
         pressure: settings.pressure,
       };

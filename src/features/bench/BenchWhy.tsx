@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import { type Advice, PRACTICE, type Reason } from '../../core/advice/nextAct';
+import type { BenchState } from '../../core/cycles/benchState';
+import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
+import { SIZE_TOLERANCE } from '../../core/tolerances';
+import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { adviceReason, DIRECTION } from './benchWords';
+
+const skin = `Each face is rubbed ${PRACTICE.rubs} times before its skin is tested; it may be rolled when the skin lifts as one.`;
+const measuring = `It is measured every ${PRACTICE.measureEvery.far} rolls; every ${PRACTICE.measureEvery.near} near the end, or when it is lopsided.`;
+const size = `A line is there within ${showShare(SIZE_TOLERANCE)} of what is wanted.`;
+
+/** The rule behind each reason. All of them are common practice. */
+const RULES: Readonly<Record<Reason, string>> = {
+  'dry-face': 'Every face is wetted before it is rubbed.',
+  'no-skin-yet': skin,
+  'skin-to-test': skin,
+  'measure-due': measuring,
+  'least-worked': `The direction and face with the least work is rolled next. ${measuring}`,
+  'direction-lags': `A direction lags when it is ${Math.round(100 * PRACTICE.lopsided)} points of the way behind. Only that one is rolled. ${measuring}`,
+  'nearly-there': `${size} It is looked at before any more is done.`,
+  'size-reached-soft': `${size} It is firm when nothing lifts in the pinch test; until then it is thrown a dozen times and tested again.`,
+  'size-and-firm': `${size} It is firm when nothing lifts in the pinch test.`,
+  'too-small': size,
+};
+
+const Way = ({ stand, units }: { readonly stand: GaugeStand; readonly units: UnitSystem }) => {
+  const show = (mm: number): string => showQuantity(mm, 'length', units);
+  const laid = show(stand.gauge.laidMm);
+  return (
+    <li>
+      <span className="font-semibold">
+        {stand.gauge.id}, {stand.gauge.name}: {showShare(stand.progress)}
+      </span>{' '}
+      {stand.measured
+        ? `= ln(laid ${laid} ÷ now ${show(stand.nowMm)}) ÷ ln(laid ${laid} ÷ wanted ${show(stand.gauge.wantedMm)})`
+        : `: not measured yet, so it stands as laid, ${laid}`}
+    </li>
+  );
+};
+
+/** Why the bench says what it says: the rule, how far each line has come, and how the work was counted. */
+export const BenchWhy = (props: {
+  readonly advice: Advice;
+  readonly forecast: Forecast;
+  readonly state: BenchState;
+  readonly faces: number;
+  readonly units: UnitSystem;
+}) => {
+  const [open, setOpen] = useState(false);
+  const { advice, forecast, state, units } = props;
+  return (
+    <>
+      <Button size="wet" look="bare" onClick={() => setOpen(true)}>
+        Why?
+      </Button>
+      <Dialog open={open} onOpenChange={setOpen} title="Why this is next" wet>
+        <div className="flex flex-col gap-4 text-lg">
+          <p>{adviceReason(advice, units)}</p>
+          <p>{RULES[advice.reason]} These counts are common practice, with no published source.</p>
+          <div>
+            <h3 className="font-semibold">Share of the way from laid to wanted</h3>
+            <ul>
+              {forecast.stands.map(s => (
+                <Way key={s.gauge.id} stand={s} units={units} />
+              ))}
+            </ul>
+            <p className="text-chalk">From the last measuring; what was done since is not guessed at.</p>
+          </div>
+          {state.petals.length > 0 && (
+            <div>
+              <h3 className="font-semibold">Work, in rolls of snug bubble wrap under the arms’ weight</h3>
+              <ul>
+                {state.petals.map(p => (
+                  <li key={`${p.face}/${p.directionDeg}`}>
+                    {DIRECTION[p.directionDeg]}
+                    {props.faces > 1 && `, face ${p.face}`}: {p.rolls} rolls, worth {Math.round(p.work)}
+                  </li>
+                ))}
+              </ul>
+              <p className="text-chalk">
+                Cushion and pressure weigh each roll from 0.3 to 2.0 (common practice; nothing was measured).
+              </p>
+            </div>
+          )}
+        </div>
+      </Dialog>
+    </>
+  );
+};
