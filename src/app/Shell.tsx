@@ -1,10 +1,18 @@
 import { Toast } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { NavLink, Outlet, ScrollRestoration } from 'react-router';
-import { history, useHistory } from '../session/history';
+import { NavLink, Outlet, ScrollRestoration, useLocation } from 'react-router';
+import { useHistory } from '../session/history';
 import { type Notice, type Notify, NotifyContext, storeFailure } from '../session/notices';
-import { type Shortcut, ShortcutContext, type ShortcutRegistry, useShortcuts } from '../session/shortcuts';
-import { useChangeSettings, useSettings } from '../session/useRecords';
+import {
+  type Shortcut,
+  ShortcutContext,
+  type ShortcutList,
+  type ShortcutRegistry,
+  useShortcuts,
+} from '../session/shortcuts';
+import { useChangeSettings } from '../session/useChanges';
+import { useSettings } from '../session/useRecords';
+import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
 import { ShortcutSheet } from './ShortcutSheet';
 
@@ -56,10 +64,15 @@ const PLACES = [
   { to: '/file', text: 'File' },
 ] as const;
 
+/** At the bench undo means the log; what was changed elsewhere is not undone unseen. */
+const useAtBench = (): boolean => useLocation().pathname.endsWith('/bench');
+
 const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () => void }) => {
   const settings = useSettings();
   const change = useChangeSettings();
   const { undo, redo } = useHistory();
+  const act = useUndo();
+  const atBench = useAtBench();
   return (
     <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rim bg-soap px-4 py-1">
       <NavLink to="/" className="text-xl font-bold tracking-tight">
@@ -78,12 +91,16 @@ const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () 
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-1">
-        <Button look="bare" disabled={undo === null} onClick={() => void history.undo()} title={undo ?? ''}>
-          Undo
-        </Button>
-        <Button look="bare" disabled={redo === null} onClick={() => void history.redo()} title={redo ?? ''}>
-          Redo
-        </Button>
+        {!atBench && (
+          <>
+            <Button look="bare" disabled={undo === null} onClick={act.undo} title={undo ?? ''}>
+              Undo
+            </Button>
+            <Button look="bare" disabled={redo === null} onClick={act.redo} title={redo ?? ''}>
+              Redo
+            </Button>
+          </>
+        )}
         <Button
           look="bare"
           onClick={() => change({ units: settings.units === 'metric' ? 'imperial' : 'metric' })}
@@ -103,7 +120,7 @@ const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () 
 };
 
 const useRegistry = () => {
-  const [lists, setLists] = useState<ReadonlyArray<readonly Shortcut[]>>([]);
+  const [lists, setLists] = useState<readonly ShortcutList[]>([]);
   const registry = useMemo<ShortcutRegistry>(
     () => ({
       add: list => {
@@ -117,18 +134,20 @@ const useRegistry = () => {
 };
 
 const GlobalKeys = ({ onHelp }: { readonly onHelp: () => void }) => {
-  useShortcuts([
-    { keys: ['Ctrl+z'], shown: 'Ctrl+Z', does: 'undo', run: () => void history.undo() },
-    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void history.redo() },
-    { keys: ['?'], shown: '?', does: 'this sheet', run: onHelp },
-  ]);
+  const atBench = useAtBench();
+  const { undo, redo } = useUndo();
+  const undoKeys: readonly Shortcut[] = [
+    { keys: ['Ctrl+z'], shown: 'Ctrl+Z', does: 'undo', run: undo },
+    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: redo },
+  ];
+  useShortcuts([...(atBench ? [] : undoKeys), { keys: ['?'], shown: '?', does: 'this sheet', run: onHelp }]);
   return null;
 };
 
-/** The strip at the top, the view below it, notices over it. */
+/** The strip at the top, the view below it, notices over it. `first` concerns the whole stay and does not go away. */
 export const Shell = ({ first }: { readonly first: Notice | null }) => {
   const dark = useTheme();
-  const [notice, setNotice] = useState<Notice | null>(first);
+  const [notice, setNotice] = useState<Notice | null>(null);
   const [help, setHelp] = useState(false);
   const { lists, registry } = useRegistry();
   const openHelp = useCallback(() => setHelp(true), []);
@@ -144,6 +163,11 @@ export const Shell = ({ first }: { readonly first: Notice | null }) => {
             To the view
           </a>
           <Header dark={dark} onHelp={openHelp} />
+          {first && (
+            <p role="alert" className="border-b-2 border-wanted bg-soap px-4 py-2">
+              {first.text}
+            </p>
+          )}
           <main id="view" className="flex min-h-0 flex-1 flex-col">
             <Outlet />
           </main>

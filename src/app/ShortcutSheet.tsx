@@ -1,4 +1,4 @@
-import type { Shortcut } from '../session/shortcuts';
+import type { ShortcutList } from '../session/shortcuts';
 import { Dialog } from '../ui/Dialog';
 
 const ON_DRAWING: ReadonlyArray<{ readonly shown: string; readonly does: string }> = [
@@ -12,9 +12,9 @@ const ON_DRAWING: ReadonlyArray<{ readonly shown: string; readonly does: string 
 export const ShortcutSheet = (props: {
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
-  readonly lists: ReadonlyArray<readonly Shortcut[]>;
+  readonly lists: readonly ShortcutList[];
 }) => {
-  const keys = props.lists.flat().filter(s => s.does !== 'digit');
+  const keys = props.lists.flatMap(l => l.current).filter(s => s.does !== 'digit');
   const rows = [...new Map([...keys, ...ON_DRAWING].map(k => [`${k.shown} ${k.does}`, k])).values()];
   return (
     <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Keys of this view">

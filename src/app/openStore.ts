@@ -1,5 +1,6 @@
 import { nowIso } from '../session/clock';
 import { replay } from '../session/journal';
+import { type Issue, issue, ISSUES, issueText } from '../core/issues';
 import { type Notice, storeFailure } from '../session/notices';
 import { idbStore } from '../store/idbStore';
 import { memoryStore } from '../store/memoryStore';
@@ -24,16 +25,26 @@ const reload = (): void => window.location.reload();
 const TRIES = 8;
 const PAUSE_MS = 500;
 
+/** The data was written by a later version of the program. */
+const isNewer = (error: unknown): boolean => error instanceof DOMException && error.name === 'VersionError';
+
 /** After a crash the browser may need a moment to let go of its own files. */
 const openPatiently = async (): Promise<Store> => {
   for (let left = TRIES; ; left -= 1) {
     try {
       return await idbStore({ name: DATABASE, clock: nowIso, onOutdated: reload });
     } catch (error) {
-      if (left <= 1) throw error;
+      if (left <= 1 || isNewer(error)) throw error;
       await new Promise(resolve => setTimeout(resolve, PAUSE_MS));
     }
   }
+};
+
+const whyNot = (error: unknown): Issue => {
+  if (isNewer(error)) return issue('RECORD_NEWER', '');
+  return issue('STORE_FAILED', '', {
+    detail: error instanceof Error ? `${error.message}.` : String(error),
+  });
 };
 
 /**
@@ -42,12 +53,19 @@ const openPatiently = async (): Promise<Store> => {
 export const openStore = async (): Promise<{ store: Store; notice: Notice | null }> => {
   try {
     const store = await openPatiently();
-    await replay(store);
+    // A note that cannot be carried out now stays for the next start; it must not keep the workshop shut.
+    const notice = await replay(store).then(() => null, storeFailure);
     await offerSample(store);
-    return { store, notice: null };
+    return { store, notice };
   } catch (error) {
     const store = memoryStore(nowIso);
     await offerSample(store);
-    return { store, notice: storeFailure(error) };
+    const why = whyNot(error);
+    return {
+      store,
+      notice: {
+        text: `${issueText(why)} ${ISSUES[why.code].remedy} What is typed here lives only as long as this tab.`,
+      },
+    };
   }
 };
