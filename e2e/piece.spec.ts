@@ -22,7 +22,7 @@ test.describe('one piece from wish to record', () => {
 
     await stage(page, 'Wool').click();
     await expect(page.getByRole('definition').filter({ hasText: '259 g' })).toBeVisible();
-    await expect(page.getByRole('row', { name: /1 \(inside\)/ })).toContainText('65 g');
+    await expect(page.getByRole('row', { name: /1 \(laid first\)/ })).toContainText('65 g');
 
     await stage(page, 'Bench').click();
     await page.getByRole('button', { name: 'Wet with hot water' }).click();
@@ -41,10 +41,10 @@ test.describe('one piece from wish to record', () => {
     await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('51.2');
 
     await stage(page, 'Finish').click();
-    await type(page, 'A, along, dry', '40.2');
-    await type(page, 'B, across, dry', '39.4');
+    await type(page, 'A, along', '40.2');
+    await type(page, 'B, across', '39.4');
     await type(page, 'Dry weight', '252');
-    await type(page, 'Thickness, dry', '8');
+    await type(page, 'Thickness', '8');
     await page.getByRole('button', { name: 'Put in the record' }).click();
     // 40.2 of 59.7 laid is 32.7 %; 39.4 is 34.0 %.
     await expect(page.getByRole('row', { name: /shrinkage along/ })).toContainText('33 %');
@@ -113,9 +113,9 @@ test.describe('one piece from wish to record', () => {
 
     await tabTo(page, stage(page, 'Finish'));
     await press('Enter');
-    await set('A, length, dry', '31');
-    await set('B, width at the widest, dry', '12,5');
-    await set('C, width at the mouth, dry', '7');
+    await set('A, length', '31');
+    await set('B, width at the widest', '12,5');
+    await set('C, width at the mouth', '7');
     await set('Dry weight', '60');
     await go('Put in the record', 'button');
     await expect(page.getByText(/In the record since/)).toBeVisible();
@@ -148,6 +148,35 @@ test.describe('the plan', () => {
     await expect(field(page, 'Diameter')).toHaveValue('38.0');
     await page.getByRole('button', { name: 'Redo' }).click();
     await expect(field(page, 'Diameter')).toHaveValue(size.toFixed(1));
+  });
+
+  test('Ctrl+Z undoes, Ctrl+Shift+Z and Ctrl+Y do again', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await page.getByRole('button', { name: 'Pin Thickness' }).click();
+    const pin = page.getByRole('button', { name: 'Pin Thickness' });
+    for (const again of ['Control+Shift+z', 'Control+y']) {
+      await page.keyboard.press('Control+z');
+      await expect(pin).toHaveAttribute('aria-pressed', 'false');
+      await page.keyboard.press(again);
+      await expect(pin).toHaveAttribute('aria-pressed', 'true');
+    }
+  });
+
+  test('says of a piece that is laid that its plan is what it is measured against', async ({ page }) => {
+    await page.goto('/pieces/sample-kelp-cosy/plan');
+    await expect(page.getByText(/This piece is laid\./)).toBeVisible();
+    await page.goto('/pieces/sample-boot-liner/plan');
+    await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
+    await expect(page.getByText(/This piece is laid\./)).toBeHidden();
+  });
+
+  test('the wool is drawn layer by layer, each the other way', async ({ page }) => {
+    await page.goto('/pieces/sample-boot-liner/wool');
+    await expect(page.getByText('Layer 1 lies along.')).toBeVisible();
+    await page.getByRole('radio', { name: 'layer 2' }).click();
+    await expect(page.getByText('Layer 2 lies across.')).toBeVisible();
+    await page.getByRole('button', { name: 'Why these masses?' }).click();
+    await expect(page.getByRole('dialog')).toContainText('rounded to the 1.0 g your scale reads');
   });
 
   test('dragging the laid outline changes the shrinkage of that direction', async ({ page }) => {
@@ -200,7 +229,7 @@ test.describe('the plan', () => {
     await page.getByRole('button', { name: 'Add a place' }).click();
     await expect(field(page, 'Place 6')).toHaveValue('50.0');
     await type(page, 'Girth 6', '36');
-    await expect(field(page, 'Finished place 6')).toHaveValue('50');
+    await expect(field(page, 'Finished length')).toHaveValue('50');
     await page.getByRole('button', { name: 'Remove the last' }).click();
     await expect(field(page, 'Place 6')).toBeHidden();
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -222,6 +251,46 @@ test.describe('the plan', () => {
     const again = await context.newPage();
     await again.goto('/pieces/sample-ferry-pad/plan');
     await expect(field(again, 'Thickness')).toHaveValue('9');
+  });
+
+  for (const [path, label] of [
+    ['/pieces/sample-ferry-pad/plan', 'Name of the piece'],
+    ['/pieces/sample-ferry-pad/finish', 'What to change next time'],
+    ['/shelf', 'Name'],
+  ] as const)
+    test(`${path}: no letter is lost, however fast one types`, async ({ page }) => {
+      const words = 'Rolled forty times along and across, twice on the bare mat; thin at one edge.';
+      await page.goto(path);
+      const name = field(page, label).first();
+      await name.fill('-');
+      await page.keyboard.press('End');
+      await page.keyboard.type(words);
+      await expect(name).toHaveValue(`-${words}`);
+      await page.keyboard.press('Tab');
+      await expect(name).toHaveValue(`-${words}`);
+      await page.reload();
+      await expect(name).toHaveValue(`-${words}`);
+    });
+
+  test('a name can be emptied while it is typed anew, and is never kept empty', async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    const name = field(page, 'Name of the piece');
+    await name.fill('');
+    await expect(name).toHaveValue('');
+    await page.keyboard.press('Tab');
+    await expect(name).toHaveValue('Seat pad for the ferry bench');
+  });
+
+  test('a new piece is taken back by undo', async ({ page }) => {
+    await page.goto('/new');
+    await page.getByRole('button', { name: /Cosy/ }).click();
+    await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
+    await page.getByRole('link', { name: 'Table', exact: true }).click();
+    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(8);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(7);
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(8);
   });
 
   test('a deleted piece comes back with undo', async ({ page }) => {

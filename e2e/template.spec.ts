@@ -91,9 +91,23 @@ test('the SVG is in millimetres and as wide as the laid piece', async ({ page })
   expect(svg).toContain('id="check-100-mm"');
 });
 
-test('Letter paper has Letter’s size', async ({ page }) => {
-  await page.goto('/pieces/sample-brick-sleeve/template');
+/** How far right the words of a PDF reach, as a share of the page, as poppler measures it. */
+const wordsReach = (pdf: string): number => {
+  const boxes = execFileSync('pdftotext', ['-bbox', pdf, '-'], { encoding: 'utf8' });
+  const width = Number(/<page width="([\d.]+)"/.exec(boxes)?.[1]);
+  return Math.max(...[...boxes.matchAll(/xMax="([\d.]+)"/g)].map(([, x]) => Number(x))) / width;
+};
+
+test('Letter paper has Letter’s size, and its notes end before the margin', async ({ page }) => {
+  await page.goto('/pieces/sample-brick-sleeve/plan');
+  // Narrow enough to stand upright, with three gauge lines to be written at the foot.
+  await page.getByRole('textbox', { name: 'Body girth', exact: true }).fill('20');
+  await page.keyboard.press('Enter');
+  await stage(page, 'Template').click();
+  await expect(page.getByText('upright')).toBeVisible();
   await page.getByRole('radio', { name: 'Letter' }).click();
   const pdf = await save(page, 'Save PDF');
   expect(execFileSync('pdfinfo', [pdf], { encoding: 'utf8' })).toMatch(/\(letter\)/i);
+  expect(execFileSync('pdftotext', [pdf, '-'], { encoding: 'utf8' })).toContain('C laid');
+  expect(wordsReach(pdf)).toBeLessThan(1 - 10 / 216);
 });

@@ -68,6 +68,25 @@ test('first start shows the sample workshop; once cleared it stays away', async 
   await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
 });
 
+test('data of a later version is left alone, and that is said for as long as the tab lives', async ({
+  page,
+}) => {
+  await page.goto('/icon.svg');
+  await page.evaluate(
+    () =>
+      new Promise(resolve => {
+        const request = indexedDB.open('jorrit', 99);
+        request.addEventListener('success', () => resolve(request.result.close()));
+      }),
+  );
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('written by a later version');
+  await page.getByRole('link', { name: 'Shelf' }).click();
+  await expect(page.getByRole('alert')).toContainText('lives only as long as this tab');
+  const version = await page.evaluate(async () => (await indexedDB.databases())[0]?.version);
+  expect(version).toBe(99);
+});
+
 test('each stage has its own address, and back works', async ({ page }) => {
   await page.goto('/pieces/sample-kelp-cosy/plan');
   await page.getByRole('link', { name: 'Wool', exact: true }).click();

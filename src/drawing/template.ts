@@ -49,9 +49,7 @@ export const makeTemplate = (
     text: m.gauge.id,
     sizeMm: WORD_MM,
   }));
-  const gauges = plan.form.gauges.map(
-    g => `${g.id} ${g.name}: laid ${length(g.laidMm)}, wanted ${length(g.wantedMm)}`,
-  );
+  const gauges = plan.form.gauges.map(g => `${g.id} laid ${length(g.laidMm)}, wanted ${length(g.wantedMm)}`);
   const perFace =
     plan.weigh?.faces.map(f => `${f.name} ${showQuantity(f.grams, 'mass', of.units)}`).join(', ') ?? '';
   return {
@@ -60,7 +58,7 @@ export const makeTemplate = (
     words,
     notes: [
       `${of.date} · shrinkage ${showShare(plan.shrinkage.along)} along, ${showShare(plan.shrinkage.across)} across · wool: ${perFace}`,
-      `${plan.form.outlineIs === 'resist' ? 'Cut the resist' : 'Lay the wool'} to the dashed line. ${gauges.join('; ')}.`,
+      `${plan.form.outlineIs === 'resist' ? 'Cut the resist' : 'Lay the wool'} to the dashed line; dotted is the wanted size. ${gauges.join('; ')}.`,
     ],
     box: boundsOf(shapes.flatMap(s => s.points)),
   };

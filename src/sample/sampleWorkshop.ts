@@ -119,7 +119,6 @@ const PIECES: readonly SamplePiece[] = [
     measures: { diameter: 380, strip: 0 },
     woolId: 'wool-oat',
     hoursAgo: 700,
-    change: { shrinkage: { along: 0.33, across: 0.33 } },
     notes: 'Came out a little long. Four more rounds on the bare mat next time.',
     steps: [
       wet(1),
@@ -303,6 +302,7 @@ export const sampleWorkshop = (now: string): Snapshot => {
         now: at(now, sample.hoursAgo + 3),
         plan: planOf(sample),
         woolId: sample.woolId,
+        shrinkageFrom: sample.change?.shrinkage ? 'felter' : 'practice',
       }),
       sample: true,
       notes: sample.notes ?? '',

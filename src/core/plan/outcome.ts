@@ -25,6 +25,8 @@ export interface Outcome {
   readonly arealFinished: number | null;
   /** g/cm³ from grams, area and thickness. */
   readonly density: number | null;
+  /** Share of the laid wool that lies in the wall and not in the fold-over. */
+  readonly wallShare: number;
   /** Share of the laid wool that is in the dry piece. */
   readonly keptShare: number | null;
 }
@@ -62,13 +64,15 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
   const [lengthwise, crosswise] = [ratio(of('along')), ratio(of('across'))];
   const areaM2 =
     lengthwise === null || crosswise === null ? null : (form.finishedMm2 / 1e6) * lengthwise * crosswise;
-  const areal = areaM2 === null || dry.grams === null ? null : (dry.grams * wallShare(form)) / areaM2;
+  const inWall = wallShare(form);
+  const areal = areaM2 === null || dry.grams === null ? null : (dry.grams * inWall) / areaM2;
   return {
     gauges,
     along: mean(present(of('along').map(o => o.shrinkage))),
     across: mean(present(of('across').map(o => o.shrinkage))),
     areaM2,
     arealFinished: areal,
+    wallShare: inWall,
     density: areal === null || dry.thicknessMm === null ? null : areal / (1000 * dry.thicknessMm),
     keptShare: dry.grams === null || laidGrams === null || laidGrams <= 0 ? null : dry.grams / laidGrams,
   };

@@ -261,7 +261,10 @@ describe('why', () => {
   it('names who holds a figure, and what is only usual', () => {
     const pinned = togglePin(PAD, 'size');
     expect(originOf(pinned, plan(pinned), 'size')).toBe('pinned');
-    expect(originOf(PAD, plan(PAD), 'size')).toBe('given');
+    // PAD has the size that a disc begins with.
+    expect(originOf(PAD, plan(PAD), 'size')).toBe('usual');
+    const larger = setMeasure(PAD, 'diameter', 410);
+    expect(originOf(larger, plan(larger), 'size')).toBe('given');
     expect(originOf(PAD, plan(PAD), 'grams')).toBe('follows');
     expect(originOf(PAD, plan(PAD), 'thickness')).toBe('usual');
     const thinner = setLink(PAD, 'thickness', 6);

@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { parseNumber } from './parseNumber';
+import { showArea } from './showArea';
 import { homeUnit, parseQuantity, showFigure, showQuantity } from './units';
+
+describe('areas', () => {
+  it('are said in cm² or ft²; a square foot is 929.0304 cm², exact from the inch', () => {
+    expect(showArea(0.28, 'metric')).toBe('2800 cm²');
+    expect(showArea(0.092_903_04, 'imperial')).toBe('1.00 ft²');
+    expect(showArea(0.092_903_04, 'metric')).toBe('929 cm²');
+  });
+});
 
 describe('reading numbers', () => {
   it.each([

@@ -2,11 +2,18 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { divide, roundToStep } from './divide';
 import { experience } from './experience';
+import { layerDirection } from './layerDirection';
 import { splitScheme } from './splitScheme';
 import { weigh } from './weigh';
 
 const step = fc.constantFrom(0.1, 0.5, 1, 2, 5);
 const sum = (parts: readonly number[]): number => parts.reduce((a, b) => a + b, 0);
+
+describe('layers', () => {
+  it('each crosses the one before, the first along (common practice)', () => {
+    expect([0, 1, 2, 3].map(layerDirection)).toEqual([0, 90, 0, 90]);
+  });
+});
 
 describe('dividing', () => {
   it('30 g over two faces, three layers and two colours is twelve parts of 2.5 g', () => {

@@ -13,6 +13,8 @@ import { StageLayout } from '../../ui/StageLayout';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { TextField } from '../../ui/TextField';
+import { Why } from '../../ui/Why';
+import { type Line, linesOf, offBy } from './resultLines';
 
 type Result = Piece['result'];
 
@@ -30,7 +32,6 @@ const DryField = (props: {
     stage.change(p => ({ ...p, result: props.set(p.result, v) }), { label, key: `dry.${label}` });
   return (
     <NumberField
-      className="w-36"
       strong
       label={label}
       shown={props.value === null ? '' : showFigure(props.value, dimension, { units: units })}
@@ -45,12 +46,12 @@ const DryField = (props: {
 const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
   const { result } = stage.piece;
   return (
-    <div className="flex flex-wrap gap-x-6 gap-y-3">
+    <div className="grid grid-cols-2 items-end gap-x-6 gap-y-3">
       {plan.form.gauges.map(g => (
         <DryField
           key={g.id}
           stage={stage}
-          label={`${g.id}, ${g.name}, dry`}
+          label={`${g.id}, ${g.name}`}
           dimension="length"
           value={result.readings[g.id] ?? null}
           max={20_000}
@@ -67,7 +68,7 @@ const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan:
       />
       <DryField
         stage={stage}
-        label="Thickness, dry"
+        label="Thickness"
         dimension="thickness"
         value={result.thicknessMm}
         max={200}
@@ -75,41 +76,6 @@ const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan:
       />
     </div>
   );
-};
-
-interface Line {
-  readonly name: string;
-  readonly planned: number | null;
-  readonly came: number | null;
-  readonly dimension: Dimension;
-}
-
-const linesOf = (plan: Plan, came: Outcome, result: Result): Line[] => [
-  ...came.gauges.map((g): Line => ({
-    name: `${g.gauge.id}, ${g.gauge.name}`,
-    planned: g.gauge.wantedMm,
-    came: g.dryMm,
-    dimension: 'length',
-  })),
-  { name: 'shrinkage along', planned: plan.shrinkage.along, came: came.along, dimension: 'share' },
-  { name: 'shrinkage across', planned: plan.shrinkage.across, came: came.across, dimension: 'share' },
-  {
-    name: 'thickness',
-    planned: plan.values.thickness ?? null,
-    came: result.thicknessMm,
-    dimension: 'thickness',
-  },
-  { name: 'weight per area', planned: plan.arealFinished, came: came.arealFinished, dimension: 'areal' },
-  { name: 'firmness', planned: plan.values.firmness ?? null, came: came.density, dimension: 'density' },
-  { name: 'wool that stayed', planned: null, came: came.keptShare, dimension: 'share' },
-];
-
-/** How far off: points for shares, per cent for the rest. */
-const offBy = ({ planned, came, dimension }: Line): string => {
-  if (planned === null || came === null || planned === 0) return '';
-  const off = dimension === 'share' ? 100 * (came - planned) : 100 * (came / planned - 1);
-  const sign = off > 0.5 ? '+' : off < -0.5 ? '−' : '±';
-  return `${sign}${Math.abs(off).toFixed(0)} ${dimension === 'share' ? 'pts' : '%'}`;
 };
 
 const Comparison = ({ lines, units }: { readonly lines: readonly Line[]; readonly units: UnitSystem }) => {
@@ -131,6 +97,9 @@ const Comparison = ({ lines, units }: { readonly lines: readonly Line[]; readonl
           <th scope="col" className="font-normal">
             off by
           </th>
+          <th scope="col">
+            <span className="sr-only">why</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -142,6 +111,9 @@ const Comparison = ({ lines, units }: { readonly lines: readonly Line[]; readonl
             <td className="text-wanted">{show(l.planned, l.dimension)}</td>
             <td className="font-semibold">{show(l.came, l.dimension)}</td>
             <td className="text-chalk">{offBy(l)}</td>
+            <td className="w-8">
+              {l.why !== undefined && l.came !== null && <Why of={l.name}>{l.why}</Why>}
+            </td>
           </tr>
         ))}
       </tbody>
@@ -203,7 +175,7 @@ export const FinishView = () => {
       table={
         <>
           <Table scene={scene} units={stage.settings.units} label="Laid, dry and wanted" />
-          <Legend roles={['laid', 'now', 'wanted']} />
+          <Legend scene={scene} />
         </>
       }
       instruments={
@@ -212,7 +184,10 @@ export const FinishView = () => {
             <h2 className="mb-1 text-lg font-semibold">When it is dry</h2>
             <DryFields stage={stage} plan={plan.value} />
           </div>
-          <Comparison lines={linesOf(plan.value, came, piece.result)} units={stage.settings.units} />
+          <Comparison
+            lines={linesOf(plan.value, came, { result: piece.result, units: stage.settings.units })}
+            units={stage.settings.units}
+          />
           <Closing stage={stage} came={came} />
           <TextField
             label="What to change next time"

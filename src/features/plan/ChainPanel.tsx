@@ -26,10 +26,12 @@ const isGuess = ({ stage, plan, link }: RowProps): boolean =>
     : originOf(stage.piece.plan, plan, link) === 'usual';
 
 const referenceLabel = (plan: Plan): string =>
+  plan.kind.referenceName ??
   plan.kind
     .specs(plan.measures)
     .find(s => s.id === plan.kind.reference(plan.measures))
-    ?.label.toLowerCase() ?? '';
+    ?.label.toLowerCase() ??
+  '';
 
 const labelOf = (plan: Plan, link: ChainQuantity): string =>
   link === 'size' || link === 'laidSize' ? `${LINK[link].label} ${referenceLabel(plan)}` : LINK[link].label;

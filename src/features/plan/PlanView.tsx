@@ -1,10 +1,14 @@
 import { useMemo, useState } from 'react';
+import { stageOf } from '../../core/cycles/stageOf';
 import { ISSUES, issueText } from '../../core/issues';
 import { makePlan, type Plan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
-import { pieceScene } from '../../drawing/scene';
+import type { EdgeSurplus } from '../../core/forms/formKind';
+import { showQuantity, type UnitSystem } from '../../core/units/units';
+import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { StageLayout } from '../../ui/StageLayout';
+import { Why } from '../../ui/Why';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { useRoomy } from '../../ui/useRoomy';
@@ -29,6 +33,18 @@ const useDraft = (stage: PieceStage) => {
   return { planned, set, shown };
 };
 
+const woolFill = (role: Role): string | undefined =>
+  role === 'wool' ? 'color-mix(in srgb, var(--soap) 55%, transparent)' : undefined;
+
+/** Once wool is laid, its laid size is a fact: a changed plan is not what lies on the table. */
+const AlreadyLaid = ({ stage }: { readonly stage: PieceStage }) =>
+  stageOf(stage.entries, stage.piece.result.finishedAt) === 'planned' ? null : (
+    <p className="mb-3 border-l-4 border-now pl-3">
+      This piece is laid. A change here changes what the bench and the record measure it against; for another
+      one, use “Make again”.
+    </p>
+  );
+
 const Warnings = ({ plan }: { readonly plan: Plan }) =>
   plan.warnings.length === 0 ? null : (
     <ul className="mb-3 border-l-4 border-now pl-3">
@@ -39,6 +55,32 @@ const Warnings = ({ plan }: { readonly plan: Plan }) =>
       ))}
     </ul>
   );
+
+/** Above this the felter is told to work the edge more than the rest; the warning comes later, at 1.25. */
+const EDGE_TELLS = 1.1;
+
+/** How much longer the folded edge is than the middle it must become. */
+const FoldedEdge = ({ surplus, units }: { readonly surplus: EdgeSurplus; readonly units: UnitSystem }) => {
+  const { ratio, edgeMm, middleMm } = surplus;
+  return (
+    <div className="flex w-full items-start gap-1 text-[13px] text-chalk">
+      <p className="flex-1">
+        The folded edge is {ratio.toFixed(2)} times as long as the middle
+        {ratio > EDGE_TELLS ? ': rub and roll the edge most.' : '.'}
+      </p>
+      <Why of="the folded edge">
+        <p>
+          Finished, the edge is {showQuantity(edgeMm, 'length', units)} long and the middle of the face{' '}
+          {showQuantity(middleMm, 'length', units)}. Both become the same wall, so the edge must shrink that
+          much more.
+        </p>
+      </Why>
+    </div>
+  );
+};
+
+/** On an upright tablet the measures stand beside the chain. */
+const TWO_COLUMNS = 'md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 
 const Drawn = ({
   stage,
@@ -75,31 +117,32 @@ const Drawn = ({
             label={`${stage.piece.name} on the table`}
             controlOf={gripControls({ input, plan, units, set })}
             hangers={hangers}
+            fillOf={woolFill}
           />
-          <Legend roles={onResist ? ['laid', 'wanted', 'wool', 'mouth'] : ['laid', 'wanted']} />
+          <Legend scene={scene} />
         </>
       }
       instruments={
-        <>
-          <Disagreement solution={plan.solution} stage={stage} />
-          <Warnings plan={plan} />
+        <div className={TWO_COLUMNS}>
+          <div className="w-full">
+            <AlreadyLaid stage={stage} />
+            <Disagreement solution={plan.solution} stage={stage} />
+            <Warnings plan={plan} />
+          </div>
           <MeasureList stage={stage} plan={plan} ids={listed} />
-          <ChainPanel stage={stage} plan={plan} />
+          <div className="min-w-0 flex-1">
+            <ChainPanel stage={stage} plan={plan} />
+          </div>
           <section
             aria-label="Wool and laying"
-            className="mt-4 flex flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
+            className="mt-4 flex w-full flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
           >
             <WoolChoice stage={stage} />
             {onResist && <LayingField stage={stage} link="foldOverMm" label="Fold-over" units={units} />}
             {onResist && <LayingField stage={stage} link="resistMm" label="Resist thickness" units={units} />}
-            {plan.form.edgeSurplus && (
-              <p className="w-full text-[13px] text-chalk">
-                The folded edge is {plan.form.edgeSurplus.ratio.toFixed(2)} times as long as the middle
-                {plan.form.edgeSurplus.ratio > 1.1 ? ': rub and roll the edge most.' : '.'}
-              </p>
-            )}
+            {plan.form.edgeSurplus && <FoldedEdge surplus={plan.form.edgeSurplus} units={units} />}
           </section>
-        </>
+        </div>
       }
     />
   );

@@ -2,18 +2,14 @@ import type { ChainQuantity } from '../../core/chain/quantities';
 import { explain, type FormulaInput } from '../../core/plan/explain';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
+import { showArea } from '../../core/units/showArea';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { Why } from '../../ui/Why';
 import { LINK, ORIGIN_WORDS } from './chainWords';
 
-const M2_TO_FT2 = 10.763910416709722;
-
 const figure = (input: FormulaInput, units: UnitSystem): string => {
   if (input.dimension === 'plain') return String(Number(input.value.toFixed(3)));
-  if (input.dimension === 'area')
-    return units === 'metric'
-      ? `${(input.value * 1e4).toFixed(0)} cm²`
-      : `${(input.value * M2_TO_FT2).toFixed(2)} ft²`;
+  if (input.dimension === 'area') return showArea(input.value, units);
   return showQuantity(input.value, input.dimension, units);
 };
 

@@ -5,6 +5,7 @@ import type { PieceStage } from '../../session/pieceStage';
 import { useExperience } from '../../session/useExperience';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
+import { ShownBy } from '../../ui/ShownBy';
 
 /** Which wool, and what it has done before: its own shrinkage is offered, never forced. */
 export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
@@ -57,22 +58,25 @@ export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
         </select>
       </span>
       {known ? (
-        <p className="text-sm">
+        <div className="text-sm">
           Its finished pieces ({known.pieces}) shrank {showShare(known.along.mean)} along,{' '}
           {showShare(known.across.mean)} across
           {known.pieces > 1 &&
             ` (${showShare(known.along.least)}–${showShare(known.along.most)}, ${showShare(known.across.least)}–${showShare(known.across.most)})`}
-          .{' '}
+          .
+          <ShownBy of="the shrinkage of this wool" pieces={known.shownBy} />{' '}
           {piece.shrinkageFrom === 'wool' ? (
             <span className="text-chalk">Used in this plan.</span>
           ) : (
             <Button onClick={take}>Use these</Button>
           )}
-        </p>
+        </div>
       ) : (
         piece.woolId !== null && (
           <p className="text-[13px] text-chalk">
-            No finished piece of this wool yet: the shrinkage is general practice. Felt a swatch first.
+            {piece.result.finishedAt === null
+              ? `No finished piece of this wool yet${piece.shrinkageFrom === 'practice' ? ': the shrinkage is general practice' : ''}. Felt a swatch first.`
+              : 'This is the only finished piece of this wool so far.'}
           </p>
         )
       )}

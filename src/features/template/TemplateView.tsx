@@ -9,7 +9,7 @@ import { templateSvg } from '../../files/templateSvg';
 import { nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
-import { useChangeSettings } from '../../session/useRecords';
+import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { StageLayout } from '../../ui/StageLayout';
@@ -24,19 +24,29 @@ const SheetOutlines = ({ sheets, view }: { readonly sheets: SheetPlan; readonly 
       const a = toScreen(view, { x: s.window.minX, y: s.window.minY });
       const b = toScreen(view, { x: s.window.maxX, y: s.window.maxY });
       return (
-        <g key={s.name}>
-          <rect
-            x={a.x}
-            y={a.y}
-            width={b.x - a.x}
-            height={b.y - a.y}
-            className="fill-soap/60 stroke-rim"
-            strokeWidth={1}
-          />
-          <text x={a.x + 10} y={a.y + 22} className="fill-chalk text-[16px] font-semibold">
-            {s.name}
-          </text>
-        </g>
+        <rect
+          key={s.name}
+          x={a.x}
+          y={a.y}
+          width={b.x - a.x}
+          height={b.y - a.y}
+          className="fill-soap/60 stroke-rim"
+          strokeWidth={1}
+        />
+      );
+    })}
+  </g>
+);
+
+/** Names of the sheets and the crosses they are joined by, over the drawing. */
+const SheetMarks = ({ sheets, view }: { readonly sheets: SheetPlan; readonly view: View }) => (
+  <g aria-hidden="true">
+    {sheets.sheets.map(s => {
+      const a = toScreen(view, { x: s.window.minX, y: s.window.minY });
+      return (
+        <text key={s.name} x={a.x + 12} y={a.y + 24} className="fill-ink text-[16px] font-semibold">
+          {s.name}
+        </text>
       );
     })}
     {sheets.marks.map(m => {
@@ -108,12 +118,9 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
             label="Template over its sheets"
             box={box}
             under={view => <SheetOutlines sheets={sheets} view={view} />}
+            over={view => <SheetMarks sheets={sheets} view={view} />}
           />
-          <Legend
-            roles={
-              plan.form.outlineIs === 'resist' ? ['laid', 'wanted', 'wool', 'mouth'] : ['laid', 'wanted']
-            }
-          />
+          <Legend scene={scene} />
         </>
       }
       instruments={

@@ -1,10 +1,8 @@
+import { layerDirection } from '../../core/wool/layerDirection';
 import type { FaceWeight } from '../../core/wool/weigh';
 
 const ROW = 40;
 const WIDTH = 380;
-
-/** Crossed layers: the first along, the next across, and so on (common practice). */
-const layerDirection = (index: number): 'along' | 'across' => (index % 2 === 0 ? 'along' : 'across');
 
 const Stratum = (props: {
   readonly index: number;
@@ -12,7 +10,7 @@ const Stratum = (props: {
   readonly colour: string;
   readonly y: number;
 }) => {
-  const along = layerDirection(props.index) === 'along';
+  const along = layerDirection(props.index) === 0;
   const pattern = along ? 'fibres-along' : 'fibres-across';
   return (
     <g>

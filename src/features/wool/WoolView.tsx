@@ -1,14 +1,19 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import { layerDirection } from '../../core/wool/layerDirection';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
-import { pieceScene } from '../../drawing/scene';
+import type { FormPlan } from '../../core/forms/formKind';
+import { tableAngle } from '../../drawing/orient';
+import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { StageLayout } from '../../ui/StageLayout';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
+import { Why } from '../../ui/Why';
 import { WallSection } from './WallSection';
 
 const UNDYED = '#b9b2a3';
@@ -33,10 +38,12 @@ const Piles = ({
   weigh,
   stepG,
   units,
+  onResist,
 }: {
   readonly weigh: WeighPlan;
   readonly stepG: number;
   readonly units: UnitSystem;
+  readonly onResist: boolean;
 }) => {
   const mass = (g: number): string => scaleMass(g, stepG, units);
   const layers = weigh.faces[0]?.layers.map((_, i) => i) ?? [];
@@ -60,7 +67,7 @@ const Piles = ({
           <tr key={i} className="border-b border-rim">
             <th scope="row" className="text-left text-base font-normal">
               {i + 1}
-              {i === 0 && ' (inside)'}
+              {i === 0 && (onResist ? ' (inside)' : ' (laid first)')}
             </th>
             {weigh.faces.map(f => (
               <td key={f.name}>{mass(f.layers[i] ?? 0)}</td>
@@ -84,28 +91,57 @@ const Piles = ({
   );
 };
 
+/** Where the three masses come from. */
+const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
+  const { units } = stage.settings;
+  const { plan } = stage.piece;
+  const mass = (g: number): string => scaleMass(g, plan.scaleStepG, units);
+  const exact = showQuantity(weigh.partGrams * weigh.parts, 'mass', units);
+  const step = showQuantity(plan.scaleStepG, 'mass', units);
+  return (
+    <Why of="these masses">
+      <p>
+        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all, {exact}, rounded to the {step} your scale
+        reads. Faces share it by their wool area, layers evenly; the odd step goes to what is laid first.
+      </p>
+      <p className="mt-1">
+        <b>Reserve {mass(weigh.reserve)}</b> — {showQuantity(plan.reserveShare, 'share', units)} of it,
+        rounded up, for patches and decoration.
+      </p>
+      <p className="mt-1">
+        <b>Take {mass(weigh.take)}</b> — both together.
+      </p>
+    </Why>
+  );
+};
+
 const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
   const { units } = stage.settings;
   const left = stage.wool?.gramsLeft ?? null;
   const short = left !== null && left < weigh.take ? weigh.take - left : null;
   return (
     <>
-      <dl className="mb-3 flex gap-6">
-        {(
-          [
-            ['take from the shelf', weigh.take],
-            ['to lay', weigh.total],
-            ['reserve', weigh.reserve],
-          ] as const
-        ).map(([name, g]) => (
-          <div key={name}>
-            <dt className="text-[13px] text-chalk">{name}</dt>
-            <dd className={name === 'take from the shelf' ? 'text-3xl font-semibold' : 'text-3xl font-light'}>
-              {scaleMass(g, stage.piece.plan.scaleStepG, units)}
-            </dd>
-          </div>
-        ))}
-      </dl>
+      <div className="mb-3 flex items-start">
+        <dl className="flex flex-1 gap-6">
+          {(
+            [
+              ['take from the shelf', weigh.take],
+              ['to lay', weigh.total],
+              ['reserve', weigh.reserve],
+            ] as const
+          ).map(([name, g]) => (
+            <div key={name}>
+              <dt className="text-[13px] text-chalk">{name}</dt>
+              <dd
+                className={name === 'take from the shelf' ? 'text-3xl font-semibold' : 'text-3xl font-light'}
+              >
+                {scaleMass(g, stage.piece.plan.scaleStepG, units)}
+              </dd>
+            </div>
+          ))}
+        </dl>
+        <WhyTotals weigh={weigh} stage={stage} />
+      </div>
       {short !== null && (
         <p role="alert" className="mb-3 border-l-4 border-wanted pl-3">
           The shelf holds {showQuantity(left ?? 0, 'mass', units)} of this wool:{' '}
@@ -157,6 +193,64 @@ const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh
   );
 };
 
+const HATCH_MM = 9;
+
+/** The shown layer on the drawing: its wool, and the way its fibres lie, to scale. */
+const LayerPattern = ({ colour, deg }: { readonly colour: string; readonly deg: number }) => (
+  <defs>
+    <pattern
+      id="layer"
+      width={4 * HATCH_MM}
+      height={HATCH_MM}
+      patternUnits="userSpaceOnUse"
+      patternTransform={`rotate(${deg})`}
+    >
+      <rect width={4 * HATCH_MM} height={HATCH_MM} fill={colour} fillOpacity={0.55} />
+      <path
+        d={`M0 ${HATCH_MM / 4}h${3 * HATCH_MM}M${2 * HATCH_MM} ${(3 * HATCH_MM) / 4}h${2 * HATCH_MM}M0 ${(3 * HATCH_MM) / 4}h${HATCH_MM}`}
+        stroke="#fff"
+        strokeOpacity={0.75}
+        strokeWidth={1.2}
+      />
+    </pattern>
+  </defs>
+);
+
+const filled =
+  (form: FormPlan) =>
+  (role: Role): string | undefined =>
+    role ===
+    (form.outlineIs === 'resist' && form.faces[0]?.woolMm2 !== form.faces[0]?.netMm2 ? 'wool' : 'laid')
+      ? 'url(#layer)'
+      : undefined;
+
+/** Which layer is shown on the drawing. */
+const LayerChoice = ({
+  layers,
+  shown,
+  onShow,
+}: {
+  readonly layers: number;
+  readonly shown: number;
+  readonly onShow: (index: number) => void;
+}) => (
+  <div className="mb-4 flex flex-wrap items-center gap-3">
+    <Choice
+      label="Layer on the table"
+      value={String(shown)}
+      options={Array.from({ length: layers }, (_, i) => ({
+        value: String(i),
+        text: i + 1,
+        name: `layer ${i + 1}`,
+      }))}
+      onChoose={v => onShow(Number(v))}
+    />
+    <p>
+      Layer {shown + 1} lies {layerDirection(shown) === 0 ? 'along' : 'across'}.
+    </p>
+  </div>
+);
+
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
   const stage = usePieceStage();
@@ -166,24 +260,38 @@ export const WoolView = () => {
     () => (plan.ok ? pieceScene(plan.value.form, { foldOverMm: fold }) : null),
     [plan, fold],
   );
+  const [chosen, setChosen] = useState(0);
   if (!plan.ok || !scene) return <p className="p-4">The plan has to be mended first.</p>;
   const { weigh, form } = plan.value;
   const { units } = stage.settings;
   const onResist = form.outlineIs === 'resist';
+  const layers = weigh?.faces[0]?.layers.length ?? 1;
+  const shown = Math.min(chosen, layers - 1);
+  const colour = stage.wool?.colour ?? UNDYED;
   return (
     <StageLayout
       label="Wool"
       table={
         <>
-          <Table scene={scene} units={units} label="Where the wool lies" showMarks={false} />
-          <Legend roles={onResist ? ['laid', 'wanted', 'wool', 'mouth'] : ['laid', 'wanted']} />
+          <Table
+            scene={scene}
+            units={units}
+            label="Where the wool lies"
+            showMarks={false}
+            fillOf={filled(form)}
+            under={() => (
+              <LayerPattern colour={colour} deg={tableAngle(form.alongOnTable, layerDirection(shown))} />
+            )}
+          />
+          <Legend scene={scene} />
         </>
       }
       instruments={
         weigh ? (
           <>
             <Totals weigh={weigh} stage={stage} />
-            <Piles weigh={weigh} stepG={stage.piece.plan.scaleStepG} units={units} />
+            <LayerChoice layers={layers} shown={shown} onShow={setChosen} />
+            <Piles weigh={weigh} stepG={stage.piece.plan.scaleStepG} units={units} onResist={onResist} />
             <h2 className="mt-4 text-lg font-semibold">Or part by hand</h2>
             <ol className="mb-4 list-decimal pl-6">
               {weigh.scheme.map(split => (
@@ -193,7 +301,7 @@ export const WoolView = () => {
             {weigh.faces[0] && (
               <WallSection
                 face={weigh.faces[0]}
-                colour={stage.wool?.colour ?? UNDYED}
+                colour={colour}
                 onResist={onResist}
                 mass={g => scaleMass(g, stage.piece.plan.scaleStepG, units)}
               />

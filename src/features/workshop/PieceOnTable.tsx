@@ -2,13 +2,15 @@ import { Link } from 'react-router';
 import { benchState } from '../../core/cycles/benchState';
 import { meanProgress, nowShare, type Stage, stageOf } from '../../core/cycles/stageOf';
 import { progressForecast } from '../../core/forecast/progressForecast';
-import { makePlan, type Plan } from '../../core/plan/makePlan';
-import { showFigure, type UnitSystem } from '../../core/units/units';
+import type { Plan } from '../../core/plan/makePlan';
+import { outcome, type Outcome } from '../../core/plan/outcome';
+import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene, type Scene } from '../../drawing/scene';
 import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
 import type { Wool } from '../../records/wool';
+import { planOf } from '../../session/planOf';
 
 /** A piece with what is needed to lay it on the workshop's table. */
 export interface Laid {
@@ -20,17 +22,23 @@ export interface Laid {
   readonly wool: Wool | null;
 }
 
+/** Dry length as a share of the laid one, per direction. */
+const dryShare = ({ along, across }: Outcome) =>
+  along === null || across === null ? null : { along: 1 - along, across: 1 - across };
+
 /** Works out how a piece lies on the table now. */
 export const laidOut = (piece: Piece, log: readonly Entry[], wool: Wool | null): Laid => {
-  const made = makePlan(piece.plan);
+  const made = planOf(piece.plan);
   const stage = stageOf(log, piece.result.finishedAt);
   if (!made.ok) return { piece, plan: null, scene: null, stage, progress: null, wool };
-  const forecast = progressForecast(made.value.form.gauges, benchState(log));
-  const now = stage === 'bench' ? nowShare(forecast) : null;
+  const { form } = made.value;
+  const forecast = progressForecast(form.gauges, benchState(log));
+  const dry = stage === 'finished' ? outcome(form, piece.result, null) : null;
+  const now = dry ? dryShare(dry) : stage === 'bench' ? nowShare(forecast) : null;
   return {
     piece,
     plan: made.value,
-    scene: pieceScene(made.value.form, { foldOverMm: 0, ...(now ? { now } : {}) }),
+    scene: pieceScene(form, { foldOverMm: 0, ...(now ? { now } : {}) }),
     stage,
     progress: stage === 'bench' ? meanProgress(forecast) : null,
     wool,
@@ -47,17 +55,23 @@ const stageWords = ({ stage, progress }: Laid): string => {
     : `on the bench, ${Math.round(100 * progress)} % of the way`;
 };
 
-const sizeWords = (plan: Plan, units: UnitSystem): string =>
+/** Its size: as it came out when it is finished, else as it is wanted. */
+const sizeWords = (plan: Plan, { stage, piece }: Laid, units: UnitSystem): string =>
   plan.form.gauges
     .slice(0, 2)
-    .map(g => showFigure(g.wantedMm, 'length', { units: units }))
-    .join(' × ') + ` ${units === 'metric' ? 'cm' : 'in'}`;
+    .map(g => (stage === 'finished' ? piece.result.readings[g.id] : null) ?? g.wantedMm)
+    .map(mm => showFigure(mm, 'length', { units }))
+    .join(' × ') + ` ${homeUnit('length', units)}`;
 
 const AROUND_PX = 5;
 
-/** A finished piece is dry and has only its own shape; a planned one has no wool on the table yet. */
+/** A finished piece is what it came out as, beside what was wanted; a planned one has no wool on the table yet. */
 const shownRoles = (stage: Stage): readonly string[] =>
-  stage === 'finished' ? ['wanted'] : stage === 'planned' ? ['laid', 'wanted'] : ['laid', 'now', 'wanted'];
+  stage === 'finished'
+    ? ['now', 'wanted']
+    : stage === 'planned'
+      ? ['laid', 'wanted']
+      : ['laid', 'now', 'wanted'];
 
 /** One piece lying on the table, to the same scale as all the others, and a way to it. */
 export const PieceOnTable = ({
@@ -75,7 +89,8 @@ export const PieceOnTable = ({
   const height = (box.maxY - box.minY) * pxPerMm + 2 * AROUND_PX;
   const roles = shownRoles(stage);
   const fill = stage === 'planned' ? 'none' : (wool?.colour ?? 'none');
-  const felt = stage === 'finished' ? 'wanted' : scene?.shapes.some(s => s.role === 'now') ? 'now' : 'laid';
+  const measured = scene?.shapes.some(s => s.role === 'now') ?? false;
+  const felt = measured ? 'now' : stage === 'finished' ? 'wanted' : 'laid';
   return (
     <Link
       to={`/pieces/${piece.id}/${STAGE_PATH[stage]}`}
@@ -101,7 +116,7 @@ export const PieceOnTable = ({
         <span className="block text-lg font-semibold">{piece.name}</span>
         <span className="block">{stageWords(laid)}</span>
         <span className="block text-[13px] text-chalk">
-          {plan ? sizeWords(plan, units) : 'plan to be mended'}
+          {plan ? sizeWords(plan, laid, units) : 'plan to be mended'}
           {wool && ` · ${wool.name}`}
         </span>
       </span>

@@ -1,4 +1,4 @@
-import type { Role } from '../../drawing/scene';
+import type { Role, Scene } from '../../drawing/scene';
 
 const NAMES: Readonly<Partial<Record<Role, string>>> = {
   laid: 'laid',
@@ -8,10 +8,12 @@ const NAMES: Readonly<Partial<Record<Role, string>>> = {
   mouth: 'mouth, stays open',
 };
 
-/** What the lines mean, in the same dash and colour as on the table. */
-export const Legend = ({ roles }: { readonly roles: readonly Role[] }) => (
+const ORDER: readonly Role[] = ['laid', 'now', 'wanted', 'wool', 'mouth', 'cut'];
+
+/** What the lines of a drawing mean, in the same dash and colour as on the table. */
+export const Legend = ({ scene }: { readonly scene: Scene }) => (
   <ul className="pointer-events-none absolute right-2 bottom-1 left-9 flex flex-wrap justify-end gap-x-4 text-[13px] text-ink">
-    {roles.map(role => (
+    {ORDER.filter(role => scene.shapes.some(s => s.role === role)).map(role => (
       <li key={role} className="flex items-center gap-1.5">
         <svg width="34" height="10" aria-hidden="true">
           <path d="M1 5H33" className={`line line-${role}`} />

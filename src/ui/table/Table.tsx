@@ -2,7 +2,7 @@ import { type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'reac
 import type { Box } from '../../core/outline/polygon';
 import type { UnitSystem } from '../../core/units/units';
 import { svgPathData } from '../../drawing/pathSink';
-import type { Scene } from '../../drawing/scene';
+import type { Role, Scene } from '../../drawing/scene';
 import { type GripControl, GripPoint } from './GripPoint';
 import { Ruler } from './Ruler';
 import { type Hanger, hangOut } from './hangers';
@@ -40,6 +40,9 @@ export interface TableProps {
   /** Part of the table that must be in sight; the drawing when left out. */
   readonly box?: Box;
   readonly under?: (view: View) => ReactNode;
+  readonly over?: (view: View) => ReactNode;
+  /** What a closed line is filled with; left out, with nothing. */
+  readonly fillOf?: (role: Role) => string | undefined;
 }
 
 /** The table: the piece to scale, the ruler edge, the light grid, and what hangs off the drawing. */
@@ -61,6 +64,7 @@ export const Table = (props: TableProps) => {
                 key={`${s.role}${i}`}
                 d={svgPathData(s.points, s.closed, 2)}
                 className={`line line-${s.role}`}
+                style={{ fill: props.fillOf?.(s.role) }}
                 data-role={s.role}
               />
             ))}
@@ -76,13 +80,14 @@ export const Table = (props: TableProps) => {
                   <text
                     x={a.x + (b.x - a.x) * 0.2 + 6}
                     y={a.y + (b.y - a.y) * 0.2 - 6}
-                    className="fill-chalk text-[14px] font-semibold"
+                    className="gauge-name fill-chalk text-[14px] font-semibold"
                   >
                     {m.gauge.id}
                   </text>
                 </g>
               );
             })}
+          {props.over?.(view)}
           {hung.map(h => (
             <path
               key={h.id}
