@@ -120,6 +120,37 @@ test('the bench says why, and how its figures came about', async ({ page }) => {
   await expect(why).toContainText('along, face 1: 120 rolls, worth 120');
 });
 
+test('a finger that bounces and a pedal that is held count one set', async ({ page }) => {
+  await page.goto(BENCH);
+  await expect(page.getByText('480 rolls')).toBeVisible();
+  await page.getByRole('button', { name: /^Done Roll/ }).dblclick({ delay: 0 });
+  await expect(page.getByText('510 rolls')).toBeVisible();
+  await page.evaluate(() => {
+    for (const repeat of [false, true, true, true])
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageUp', bubbles: true, repeat }));
+  });
+  await expect(page.getByText('480 rolls')).toBeVisible();
+  await page.waitForTimeout(300);
+  await expect(page.getByText('480 rolls')).toBeVisible();
+});
+
+test('stepping back in a measuring loses nothing; lengths from before more work are not taken for new', async ({
+  page,
+}) => {
+  await page.goto(BENCH);
+  await expect(page.getByText('480 rolls')).toBeVisible();
+  for (const key of ['m', '2', '7', 'Enter', '3', '4', 'Escape']) await page.keyboard.press(key);
+  await expect(page.getByRole('status', { name: 'A now' })).toContainText('27.0');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('m');
+  await expect(page.getByRole('status', { name: 'A now' })).toContainText('27.0');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('510 rolls')).toBeVisible();
+  await page.keyboard.press('m');
+  await expect(page.getByRole('status', { name: 'A now' })).toContainText('28.7');
+});
+
 test('two tabs on one piece show the same log', async ({ page, context }) => {
   await page.goto(BENCH);
   const other = await context.newPage();

@@ -6,6 +6,8 @@ export interface Shortcut {
   readonly shown: string;
   readonly does: string;
   readonly run: () => void;
+  /** Goes on while the key is held. Others act once for each press, so that a held pedal counts one set. */
+  readonly repeats?: boolean;
 }
 
 /** The keys a view has at the moment it is asked. */
@@ -53,7 +55,7 @@ const onKey = (e: KeyboardEvent): void => {
     .find(s => s.keys.includes(name));
   if (!hit) return;
   e.preventDefault();
-  hit.run();
+  if (!e.repeat || hit.repeats) hit.run();
 };
 
 /** Listens for the keys of a view while it is shown. Plain keys are left alone while something is typed. */

@@ -21,6 +21,7 @@ import { MeasurePanel } from './MeasurePanel';
 import { PinchPanel } from './PinchPanel';
 import { Rose } from './Rose';
 import { Stands } from './Stands';
+import { useSteadyTap } from './useSteadyTap';
 
 const useStanding = (stage: PieceStage, plan: Plan) => {
   const faces = useMemo(() => plan.form.faces.map((_, i) => i + 1), [plan.form]);
@@ -70,6 +71,7 @@ const UndoButtons = ({
       size="wet"
       className="min-h-28 flex-1 !flex-col !gap-0 !text-3xl"
       disabled={!bench.undo}
+      data-steady
       onClick={() => void bench.undo?.()}
     >
       Undo
@@ -80,7 +82,7 @@ const UndoButtons = ({
       </span>
     </Button>
     {bench.redo && (
-      <Button size="wet" className="min-h-28" onClick={() => void bench.redo?.()}>
+      <Button size="wet" data-steady className="min-h-28" onClick={() => void bench.redo?.()}>
         Redo
       </Button>
     )}
@@ -165,6 +167,7 @@ const GreatButton = ({
   <Button
     size="wet"
     look="main"
+    data-steady
     className="min-h-28 flex-[2] !flex-col !gap-0 !text-4xl !font-semibold"
     onClick={acting.go}
   >
@@ -270,6 +273,11 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   const acting = useActing(stage, standing, bench);
   useBenchKeys(acting, bench, standing.faces);
   useWakeLock();
+  const steadyTap = useSteadyTap();
+  const onClickCapture = (e: MouseEvent): void => {
+    letGoOfFocus(e);
+    steadyTap(e);
+  };
   const { state } = standing;
   const throws = state.throws > 0 ? ` · ${state.throws} throws` : '';
   const log = (
@@ -282,7 +290,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   );
   if (acting.panel)
     return (
-      <div className={PANEL_FRAME} onClickCapture={letGoOfFocus}>
+      <div className={PANEL_FRAME} onClickCapture={onClickCapture}>
         <div className="flex min-w-0 flex-col">
           {acting.panel === 'measure' ? (
             <MeasurePanel
@@ -290,6 +298,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
               pieceId={stage.piece.id}
               stands={standing.forecast.stands}
               units={stage.settings.units}
+              logged={stage.entries.length}
               onDone={readings => acting.log({ kind: 'measure', readings })}
               onCancel={() => acting.setPanel(null)}
             />
@@ -304,7 +313,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
       </div>
     );
   return (
-    <div className={FRAME} onClickCapture={letGoOfFocus}>
+    <div className={FRAME} onClickCapture={onClickCapture}>
       <div className="contents min-w-0 flex-col gap-3 lg:flex lg:overflow-auto">
         <AdviceLine standing={standing} stage={stage} />
         <div className="order-3 grid flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2 lg:min-h-0">

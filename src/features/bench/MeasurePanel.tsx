@@ -14,10 +14,10 @@ const DraftSchema = z.object({
   readings: z.record(z.string(), z.number().nullable()),
   typed: z.string(),
   at: z.number().int().min(0),
+  /** How long the log was: lengths taken before more work was done are not those of now. */
+  logged: z.number().int(),
 });
 type Draft = z.infer<typeof DraftSchema>;
-
-const EMPTY: Draft = { readings: {}, typed: '', at: 0 };
 
 const parseDraft = (text: string): Draft | null => {
   try {
@@ -73,14 +73,17 @@ export interface MeasurePanelProps {
   readonly pieceId: string;
   readonly stands: readonly GaugeStand[];
   readonly units: UnitSystem;
+  /** Entries in the log. */
+  readonly logged: number;
   readonly onDone: (readings: Record<string, number | null>) => void;
   readonly onCancel: () => void;
 }
 
 /** Measuring: one gauge line at a time, on big keys. What is half typed survives the tab. */
-export const MeasurePanel = ({ pieceId, form, stands, units, onDone, onCancel }: MeasurePanelProps) => {
+export const MeasurePanel = (props: MeasurePanelProps) => {
+  const { pieceId, form, stands, units, logged, onDone, onCancel } = props;
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, parseDraft);
-  const draft = kept ?? EMPTY;
+  const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', at: 0, logged };
   const stand = stands[Math.min(draft.at, stands.length - 1)];
   const step = units === 'metric' ? 1 : MM_PER_INCH / 8;
   const mm = draft.typed === '' ? (stand?.nowMm ?? null) : parseQuantity(draft.typed, 'length', units);
@@ -98,15 +101,22 @@ export const MeasurePanel = ({ pieceId, form, stands, units, onDone, onCancel }:
   const take = (value: number | null): void => {
     if (!stand) return;
     const readings = { ...draft.readings, [stand.gauge.id]: value };
-    if (draft.at + 1 < stands.length) return setKept({ readings, typed: '', at: draft.at + 1 });
+    if (draft.at + 1 < stands.length) return setKept({ ...draft, readings, typed: '', at: draft.at + 1 });
     setKept(null);
     if (Object.values(readings).some(v => v !== null)) onDone(readings);
     else onCancel();
   };
   const good = mm !== null && mm > 0 && mm < 50_000;
-  const cancel = (): void => {
-    setKept(null);
-    onCancel();
+  /** To the line before; from the first back to the bench, where what was typed waits. */
+  const back = (): void => {
+    const before = stands[draft.at - 1];
+    if (!before) return onCancel();
+    const was = draft.readings[before.gauge.id];
+    setKept({
+      ...draft,
+      at: draft.at - 1,
+      typed: typeof was === 'number' ? showFigure(was, 'length', { units }) : '',
+    });
   };
   const shortcuts: Shortcut[] = [
     {
@@ -115,10 +125,10 @@ export const MeasurePanel = ({ pieceId, form, stands, units, onDone, onCancel }:
       does: 'take this length',
       run: () => good && take(mm),
     },
-    { keys: ['ArrowUp'], shown: '↑', does: 'a step longer', run: () => nudge(1) },
-    { keys: ['ArrowDown'], shown: '↓', does: 'a step shorter', run: () => nudge(-1) },
+    { keys: ['ArrowUp'], shown: '↑', does: 'a step longer', run: () => nudge(1), repeats: true },
+    { keys: ['ArrowDown'], shown: '↓', does: 'a step shorter', run: () => nudge(-1), repeats: true },
     { keys: ['Backspace'], shown: '⌫', does: 'last digit away', run: () => type(draft.typed.slice(0, -1)) },
-    { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'back to the bench', run: cancel },
+    { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'to the line before, or back to the bench', run: back },
     ...KEYS.map(k => ({ keys: k === '.' ? ['.', ','] : [k], shown: k, does: 'digit', run: () => press(k) })),
   ];
   useShortcuts(shortcuts);
@@ -189,7 +199,7 @@ export const MeasurePanel = ({ pieceId, form, stands, units, onDone, onCancel }:
         <Button size="wet" className="col-start-4 row-start-3" onClick={() => take(null)}>
           Skip
         </Button>
-        <Button size="wet" className="col-start-4 row-start-4" onClick={cancel}>
+        <Button size="wet" className="col-start-4 row-start-4" onClick={back}>
           Back
         </Button>
       </div>
