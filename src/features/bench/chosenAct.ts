@@ -7,6 +7,16 @@ export type TapKind = 'roll' | 'rub' | 'wet' | 'throw' | 'shock';
 /** What the great button does: one of these, opening a panel, or leaving for the finish. */
 export type BenchKind = TapKind | 'measure' | 'pinch' | 'finish';
 
+/** What the great button says where it logs nothing by itself. */
+export const GREAT: Readonly<Record<Exclude<BenchKind, TapKind>, string>> = {
+  measure: 'Measure',
+  pinch: 'Pinch test',
+  finish: 'To the finish',
+};
+export const isTap = (kind: BenchKind): kind is TapKind => !(kind in GREAT);
+export const opensPanel = (kind: BenchKind): kind is 'measure' | 'pinch' =>
+  kind === 'measure' || kind === 'pinch';
+
 /** What the felter has chosen against the advice. Session state; it is forgotten after the act. */
 export interface Chosen {
   readonly kind?: BenchKind;

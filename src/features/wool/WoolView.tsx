@@ -3,26 +3,20 @@ import { layerDirection } from '../../core/wool/layerDirection';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
-import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
-import { pieceScene, type Role } from '../../drawing/scene';
+import { pieceScene } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
-import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { StageLayout } from '../../ui/StageLayout';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
-import { Why } from '../../ui/Why';
+import { filled, LayerChoice, LayerPattern } from './Layers';
+import { scaleMass } from './scaleMass';
+import { Totals } from './Totals';
 import { WallSection } from './WallSection';
 
 const UNDYED = '#b9b2a3';
-
-/** Grams are shown as finely as the scale reads, and no finer. */
-const scaleMass = (grams: number, stepG: number, units: UnitSystem): string =>
-  units === 'metric'
-    ? `${showFigure(grams, 'mass', { units, places: stepG >= 1 ? 0 : stepG >= 0.1 ? 1 : 2 })} g`
-    : showQuantity(grams, 'mass', units);
 
 const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
   const how =
@@ -91,67 +85,6 @@ const Piles = ({
   );
 };
 
-/** Where the three masses come from. */
-const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
-  const { units } = stage.settings;
-  const { plan } = stage.piece;
-  const mass = (g: number): string => scaleMass(g, plan.scaleStepG, units);
-  const exact = showQuantity(weigh.partGrams * weigh.parts, 'mass', units);
-  const step = showQuantity(plan.scaleStepG, 'mass', units);
-  return (
-    <Why of="these masses">
-      <p>
-        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all, {exact}, rounded to the {step} your scale
-        reads. Faces share it by their wool area, layers evenly; the odd step goes to what is laid first.
-      </p>
-      <p className="mt-1">
-        <b>Reserve {mass(weigh.reserve)}</b> — {showQuantity(plan.reserveShare, 'share', units)} of it,
-        rounded up, for patches and decoration.
-      </p>
-      <p className="mt-1">
-        <b>Take {mass(weigh.take)}</b> — both together.
-      </p>
-    </Why>
-  );
-};
-
-const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
-  const { units } = stage.settings;
-  const left = stage.wool?.gramsLeft ?? null;
-  const short = left !== null && left < weigh.take ? weigh.take - left : null;
-  return (
-    <>
-      <div className="mb-3 flex items-start">
-        <dl className="flex flex-1 gap-6">
-          {(
-            [
-              ['take from the shelf', weigh.take],
-              ['to lay', weigh.total],
-              ['reserve', weigh.reserve],
-            ] as const
-          ).map(([name, g]) => (
-            <div key={name}>
-              <dt className="text-[13px] text-chalk">{name}</dt>
-              <dd
-                className={name === 'take from the shelf' ? 'text-3xl font-semibold' : 'text-3xl font-light'}
-              >
-                {scaleMass(g, stage.piece.plan.scaleStepG, units)}
-              </dd>
-            </div>
-          ))}
-        </dl>
-        <WhyTotals weigh={weigh} stage={stage} />
-      </div>
-      {short !== null && (
-        <p role="alert" className="mb-3 border-l-4 border-wanted pl-3">
-          The shelf holds {showQuantity(left ?? 0, 'mass', units)} of this wool:{' '}
-          {showQuantity(short, 'mass', units)} short. Pin “wool in all” at what is there, and see what gives.
-        </p>
-      )}
-    </>
-  );
-};
-
 const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh: WeighPlan }) => {
   const { units } = stage.settings;
   const { plan } = stage.piece;
@@ -192,64 +125,6 @@ const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh
     </div>
   );
 };
-
-const HATCH_MM = 9;
-
-/** The shown layer on the drawing: its wool, and the way its fibres lie, to scale. */
-const LayerPattern = ({ colour, deg }: { readonly colour: string; readonly deg: number }) => (
-  <defs>
-    <pattern
-      id="layer"
-      width={4 * HATCH_MM}
-      height={HATCH_MM}
-      patternUnits="userSpaceOnUse"
-      patternTransform={`rotate(${deg})`}
-    >
-      <rect width={4 * HATCH_MM} height={HATCH_MM} fill={colour} fillOpacity={0.55} />
-      <path
-        d={`M0 ${HATCH_MM / 4}h${3 * HATCH_MM}M${2 * HATCH_MM} ${(3 * HATCH_MM) / 4}h${2 * HATCH_MM}M0 ${(3 * HATCH_MM) / 4}h${HATCH_MM}`}
-        stroke="#fff"
-        strokeOpacity={0.75}
-        strokeWidth={1.2}
-      />
-    </pattern>
-  </defs>
-);
-
-const filled =
-  (form: FormPlan) =>
-  (role: Role): string | undefined =>
-    role ===
-    (form.outlineIs === 'resist' && form.faces[0]?.woolMm2 !== form.faces[0]?.netMm2 ? 'wool' : 'laid')
-      ? 'url(#layer)'
-      : undefined;
-
-/** Which layer is shown on the drawing. */
-const LayerChoice = ({
-  layers,
-  shown,
-  onShow,
-}: {
-  readonly layers: number;
-  readonly shown: number;
-  readonly onShow: (index: number) => void;
-}) => (
-  <div className="mb-4 flex flex-wrap items-center gap-3">
-    <Choice
-      label="Layer on the table"
-      value={String(shown)}
-      options={Array.from({ length: layers }, (_, i) => ({
-        value: String(i),
-        text: i + 1,
-        name: `layer ${i + 1}`,
-      }))}
-      onChoose={v => onShow(Number(v))}
-    />
-    <p>
-      Layer {shown + 1} lies {layerDirection(shown) === 0 ? 'along' : 'across'}.
-    </p>
-  </div>
-);
 
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {

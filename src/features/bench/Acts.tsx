@@ -1,0 +1,140 @@
+import type { Act } from '../../core/cycles/entry';
+import type { Plan } from '../../core/plan/makePlan';
+import type { PieceStage } from '../../session/pieceStage';
+import type { Bench } from '../../session/useBench';
+import { useChangeSettings } from '../../session/useChanges';
+import { Button } from '../../ui/Button';
+import { actWords, CAUTION } from './benchWords';
+import { type Chosen, GREAT, isTap, opensPanel } from './chosenAct';
+import { CountChoice, FaceChoice, KindChoice, RollControls, WaterChoice } from './Controls';
+import type { Acting } from './useActing';
+import type { Standing } from './useStanding';
+
+/** Undo is as large as the thing it undoes. */
+const UndoButtons = ({
+  bench,
+  stage,
+  faces,
+}: {
+  readonly bench: Bench;
+  readonly stage: PieceStage;
+  readonly faces: number;
+}) => (
+  <>
+    <Button
+      size="wet"
+      className="min-h-28 flex-1 !flex-col !gap-0 !text-3xl"
+      disabled={!bench.undo}
+      data-steady
+      onClick={() => void bench.undo?.()}
+    >
+      Undo
+      <span className="text-base font-normal text-chalk">
+        {bench.undoes
+          ? actWords(bench.undoes.act, { faces, units: stage.settings.units })
+          : 'nothing to undo'}
+      </span>
+    </Button>
+    {bench.redo && (
+      <Button size="wet" data-steady className="min-h-28" onClick={() => void bench.redo?.()}>
+        Redo
+      </Button>
+    )}
+  </>
+);
+
+const GreatButton = ({
+  acting,
+  faces,
+  stage,
+}: {
+  readonly acting: Acting;
+  readonly faces: number;
+  readonly stage: PieceStage;
+}) => (
+  <Button
+    size="wet"
+    look="main"
+    data-steady
+    className="min-h-28 flex-[2] !flex-col !gap-0 !text-4xl !font-semibold"
+    onClick={acting.go}
+  >
+    {acting.act ? (
+      <>
+        Done
+        <span className="text-xl leading-tight font-normal">
+          {actWords(acting.act, { faces, units: stage.settings.units })}
+        </span>
+      </>
+    ) : (
+      !isTap(acting.kind) && GREAT[acting.kind]
+    )}
+  </Button>
+);
+
+/** Face, water and count of the acts other than rolling. */
+const OtherControls = ({
+  act,
+  faces,
+  onChoose,
+}: {
+  readonly act: Act;
+  readonly faces: readonly number[];
+  readonly onChoose: (chosen: Chosen) => void;
+}) => (
+  <div className="flex flex-wrap gap-2 *:flex-1">
+    {(act.kind === 'wet' || act.kind === 'rub') && faces.length > 1 && (
+      <FaceChoice face={act.face} faces={faces} onChoose={onChoose} />
+    )}
+    {act.kind === 'wet' && <WaterChoice water={act.water} onChoose={onChoose} />}
+    {(act.kind === 'rub' || act.kind === 'throw') && (
+      <CountChoice kind={act.kind} count={act.count} onChoose={onChoose} />
+    )}
+    {act.kind === 'shock' && <CountChoice kind="shock" count={act.rounds} onChoose={onChoose} />}
+  </div>
+);
+
+/** What is done: the great button, undo beside it, and how the act is done. */
+export const Acts = ({
+  acting,
+  stage,
+  plan,
+  standing,
+  bench,
+}: {
+  readonly acting: Acting;
+  readonly stage: PieceStage;
+  readonly plan: Plan;
+  readonly standing: Standing;
+  readonly bench: Bench;
+}) => {
+  const changeSettings = useChangeSettings();
+  const { act } = acting;
+  const caution = act ? CAUTION[act.kind] : undefined;
+  return (
+    <div className="order-2 flex flex-col gap-2 sm:order-3">
+      {act?.kind === 'roll' && (
+        <RollControls
+          act={act}
+          faces={standing.faces}
+          alongOnTable={plan.form.alongOnTable}
+          settings={stage.settings}
+          onChoose={acting.choose}
+          onSettings={changeSettings}
+        />
+      )}
+      {act && act.kind !== 'roll' && (
+        <OtherControls act={act} faces={standing.faces} onChoose={acting.choose} />
+      )}
+      <div className="order-first flex gap-2 sm:order-none">
+        <GreatButton acting={acting} faces={standing.faces.length} stage={stage} />
+        <UndoButtons bench={bench} stage={stage} faces={standing.faces.length} />
+      </div>
+      <KindChoice
+        kind={acting.kind}
+        onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
+      />
+      {caution && <p className="text-sm text-chalk">{caution}</p>}
+    </div>
+  );
+};

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { type Act, ROLL_DIRECTIONS } from '../../core/cycles/entry';
+import type { PieceStage } from '../../session/pieceStage';
+import { type Shortcut, useShortcuts } from '../../session/shortcuts';
+import type { Bench } from '../../session/useBench';
+import { actFor, benchKind, type Chosen, isTap, opensPanel } from './chosenAct';
+import type { Standing } from './useStanding';
+
+/** What the great button stands for, what was chosen against the advice, and which panel is open. */
+export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) => {
+  const [chosen, setChosen] = useState<Chosen>({});
+  const [panel, setPanel] = useState<'measure' | 'pinch' | null>(null);
+  const navigate = useNavigate();
+  const kind = benchKind(standing.advice, chosen);
+  const act: Act | null = isTap(kind)
+    ? actFor(kind, { advice: standing.advice, chosen, settings: stage.settings })
+    : null;
+  const choose = (more: Chosen): void => setChosen(was => ({ ...was, ...more }));
+  const log = (what: Act): void => {
+    setChosen({});
+    setPanel(null);
+    void bench.log(what);
+  };
+  const go = (): void => {
+    if (opensPanel(kind)) setPanel(kind);
+    else if (act) log(act);
+    else void navigate('../finish', { relative: 'path' });
+  };
+  return { chosen, choose, kind, act, log, go, panel, setPanel };
+};
+
+export type Acting = ReturnType<typeof useActing>;
+
+/** The bench by keys, pedal or page-turner. */
+export const useBenchKeys = (acting: Acting, bench: Bench, faces: readonly number[]): void => {
+  const turn = (by: number): void => {
+    const now = acting.act?.kind === 'roll' ? acting.act.directionDeg : 0;
+    const i = ROLL_DIRECTIONS.indexOf(now);
+    const next = ROLL_DIRECTIONS[(i + by + ROLL_DIRECTIONS.length) % ROLL_DIRECTIONS.length];
+    acting.choose({ kind: 'roll', ...(next === undefined ? {} : { directionDeg: next }) });
+  };
+  const otherFace = (): void => {
+    const now = acting.act && 'face' in acting.act ? acting.act.face : 1;
+    acting.choose({ face: faces[(faces.indexOf(now) + 1) % faces.length] ?? 1 });
+  };
+  const keys: Shortcut[] = [
+    {
+      keys: [' ', 'Enter', 'PageDown'],
+      shown: 'Space, PageDown',
+      does: 'do and log what the great button says',
+      run: acting.go,
+    },
+    {
+      keys: ['PageUp', 'Backspace', 'Ctrl+z'],
+      shown: 'PageUp, Backspace',
+      does: 'undo',
+      run: () => void bench.undo?.(),
+    },
+    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void bench.redo?.() },
+    { keys: ['ArrowRight'], shown: '→', does: 'next rolling direction', run: () => turn(1) },
+    { keys: ['ArrowLeft'], shown: '←', does: 'previous rolling direction', run: () => turn(-1) },
+    { keys: ['ArrowUp', 'ArrowDown', 'f'], shown: '↑ ↓', does: 'other face', run: otherFace },
+    { keys: ['m'], shown: 'M', does: 'measure', run: () => acting.setPanel('measure') },
+    { keys: ['p'], shown: 'P', does: 'pinch test', run: () => acting.setPanel('pinch') },
+  ];
+  useShortcuts(acting.panel ? [] : keys);
+};

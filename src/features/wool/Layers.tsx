@@ -1,0 +1,63 @@
+import type { FormPlan } from '../../core/forms/formKind';
+import { layerDirection } from '../../core/wool/layerDirection';
+import type { Role } from '../../drawing/scene';
+import { Choice } from '../../ui/Choice';
+
+const HATCH_MM = 9;
+
+/** The shown layer on the drawing: its wool, and the way its fibres lie, to scale. */
+export const LayerPattern = ({ colour, deg }: { readonly colour: string; readonly deg: number }) => (
+  <defs>
+    <pattern
+      id="layer"
+      width={4 * HATCH_MM}
+      height={HATCH_MM}
+      patternUnits="userSpaceOnUse"
+      patternTransform={`rotate(${deg})`}
+    >
+      <rect width={4 * HATCH_MM} height={HATCH_MM} fill={colour} fillOpacity={0.55} />
+      <path
+        d={`M0 ${HATCH_MM / 4}h${3 * HATCH_MM}M${2 * HATCH_MM} ${(3 * HATCH_MM) / 4}h${2 * HATCH_MM}M0 ${(3 * HATCH_MM) / 4}h${HATCH_MM}`}
+        stroke="#fff"
+        strokeOpacity={0.75}
+        strokeWidth={1.2}
+      />
+    </pattern>
+  </defs>
+);
+
+/** The wool outline is filled with the shown layer; where there is no fold-over, the laid one. */
+export const filled =
+  (form: FormPlan) =>
+  (role: Role): string | undefined =>
+    role ===
+    (form.outlineIs === 'resist' && form.faces[0]?.woolMm2 !== form.faces[0]?.netMm2 ? 'wool' : 'laid')
+      ? 'url(#layer)'
+      : undefined;
+
+/** Which layer is shown on the drawing. */
+export const LayerChoice = ({
+  layers,
+  shown,
+  onShow,
+}: {
+  readonly layers: number;
+  readonly shown: number;
+  readonly onShow: (index: number) => void;
+}) => (
+  <div className="mb-4 flex flex-wrap items-center gap-3">
+    <Choice
+      label="Layer on the table"
+      value={String(shown)}
+      options={Array.from({ length: layers }, (_, i) => ({
+        value: String(i),
+        text: i + 1,
+        name: `layer ${i + 1}`,
+      }))}
+      onChoose={v => onShow(Number(v))}
+    />
+    <p>
+      Layer {shown + 1} lies {layerDirection(shown) === 0 ? 'along' : 'across'}.
+    </p>
+  </div>
+);

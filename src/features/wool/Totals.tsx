@@ -1,0 +1,67 @@
+import { showQuantity } from '../../core/units/units';
+import type { WeighPlan } from '../../core/wool/weigh';
+import type { PieceStage } from '../../session/pieceStage';
+import { Why } from '../../ui/Why';
+import { scaleMass } from './scaleMass';
+
+/** Where the three masses come from. */
+const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
+  const { units } = stage.settings;
+  const { plan } = stage.piece;
+  const mass = (g: number): string => scaleMass(g, plan.scaleStepG, units);
+  const exact = showQuantity(weigh.partGrams * weigh.parts, 'mass', units);
+  const step = showQuantity(plan.scaleStepG, 'mass', units);
+  return (
+    <Why of="these masses">
+      <p>
+        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all, {exact}, rounded to the {step} your scale
+        reads. Faces share it by their wool area, layers evenly; the odd step goes to what is laid first.
+      </p>
+      <p className="mt-1">
+        <b>Reserve {mass(weigh.reserve)}</b> — {showQuantity(plan.reserveShare, 'share', units)} of it,
+        rounded up, for patches and decoration.
+      </p>
+      <p className="mt-1">
+        <b>Take {mass(weigh.take)}</b> — both together.
+      </p>
+    </Why>
+  );
+};
+
+/** What to take, what of it is laid, what is kept aside; and what the shelf lacks. */
+export const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
+  const { units } = stage.settings;
+  const left = stage.wool?.gramsLeft ?? null;
+  const short = left !== null && left < weigh.take ? weigh.take - left : null;
+  return (
+    <>
+      <div className="mb-3 flex items-start">
+        <dl className="flex flex-1 gap-6">
+          {(
+            [
+              ['take from the shelf', weigh.take],
+              ['to lay', weigh.total],
+              ['reserve', weigh.reserve],
+            ] as const
+          ).map(([name, g]) => (
+            <div key={name}>
+              <dt className="text-[13px] text-chalk">{name}</dt>
+              <dd
+                className={name === 'take from the shelf' ? 'text-3xl font-semibold' : 'text-3xl font-light'}
+              >
+                {scaleMass(g, stage.piece.plan.scaleStepG, units)}
+              </dd>
+            </div>
+          ))}
+        </dl>
+        <WhyTotals weigh={weigh} stage={stage} />
+      </div>
+      {short !== null && (
+        <p role="alert" className="mb-3 border-l-4 border-wanted pl-3">
+          The shelf holds {showQuantity(left ?? 0, 'mass', units)} of this wool:{' '}
+          {showQuantity(short, 'mass', units)} short. Pin “wool in all” at what is there, and see what gives.
+        </p>
+      )}
+    </>
+  );
+};
