@@ -62,6 +62,7 @@ export const PIECES: readonly SamplePiece[] = [
     id: 'sample-brick-sleeve',
     name: 'Brick bottle sleeve',
     kind: bottleSleeve,
+    measures: { body: 255, height: 205, shoulder: 45, neck: 135, collar: 30 },
     woolId: 'wool-brick',
     hoursAgo: 420,
     change: { shrinkage: { along: 0.36, across: 0.33 } },

@@ -31,6 +31,9 @@ export const WhyLink = (props: {
       </p>
       {props.more && <p className="mt-1">{props.more}</p>}
       {formula !== null && <p className="mt-2 font-semibold">{formula}</p>}
+      {formula !== null && props.units === 'imperial' && (
+        <p className="text-chalk">Worked in mm, g and g/m²; shown in your units.</p>
+      )}
       <table className="mt-1">
         <tbody>
           {inputs.map(i => (

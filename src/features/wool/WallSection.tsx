@@ -3,6 +3,9 @@ import type { FaceWeight } from '../../core/wool/weigh';
 
 const ROW = 40;
 const WIDTH = 380;
+/** How wide a layer is drawn, and where its grams stand beside it. */
+const STRATUM = 180;
+const GRAMS_X = 260;
 
 const Stratum = (props: {
   readonly index: number;
@@ -17,20 +20,20 @@ const Stratum = (props: {
       <rect
         x={70}
         y={props.y}
-        width={WIDTH - 190}
+        width={STRATUM}
         height={ROW - 6}
         fill={props.colour}
         className="stroke-ink"
         strokeWidth={1}
       />
-      <rect x={70} y={props.y} width={WIDTH - 190} height={ROW - 6} fill={`url(#${pattern})`} />
+      <rect x={70} y={props.y} width={STRATUM} height={ROW - 6} fill={`url(#${pattern})`} />
       <text x={62} y={props.y + 23} textAnchor="end" className="fill-ink text-[15px]">
         layer {props.index + 1}
       </text>
-      <text x={WIDTH - 110} y={props.y + 23} className="fill-ink text-[16px] font-semibold">
+      <text x={GRAMS_X} y={props.y + 23} className="fill-ink text-[16px] font-semibold">
         {props.grams}
       </text>
-      <text x={WIDTH - 52} y={props.y + 23} className="fill-chalk text-[14px]">
+      <text x={WIDTH - 4} y={props.y + 23} textAnchor="end" className="fill-chalk text-[14px]">
         {along ? 'along' : 'across'}
       </text>
     </g>
@@ -75,7 +78,7 @@ export const WallSection = (props: {
       ))}
       <line
         x1={70}
-        x2={WIDTH - 120}
+        x2={70 + STRATUM}
         y1={height - 22}
         y2={height - 22}
         className="stroke-laid"
