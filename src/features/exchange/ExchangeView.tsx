@@ -3,6 +3,7 @@ import { type ChangeEvent, useState } from 'react';
 import { type Issue, ISSUES, issueText } from '../../core/issues';
 import { download } from '../../files/download';
 import { readWorkshopFile, writeWorkshopFile } from '../../files/workshopFile';
+import { Cautions } from './Cautions';
 import { sampleCounts } from './sampleCounts';
 import { nowIso } from '../../session/clock';
 import { history } from '../../session/history';
@@ -138,34 +139,7 @@ export const ExchangeView = () => {
             <p>The sample is cleared.</p>
           )}
         </section>
-        <section aria-labelledby="cautions">
-          <h2 id="cautions" className="border-t-2 border-ink pt-1 text-lg font-semibold">
-            Cautions
-          </h2>
-          <ul className="list-disc pl-5 text-sm">
-            <li>
-              Hot water scalds: gloves or a tool above what hands bear (45–50 °C, 113–122 °F); children about
-              40 °C (104 °F), an adult pours.
-            </li>
-            <li>
-              Wet floors and soap are slippery. Needles and blades away from the other hand; count needles
-              back in.
-            </li>
-            <li>
-              Back, shoulders, wrists: counter height, change posture, rest each set, stop at pain or
-              numbness.
-            </li>
-            <li>
-              Wool or soap can irritate skin. Raw fleece: wash hands, cover cuts, keep from food and kitchen
-              tools.
-            </li>
-            <li>
-              Small balls and beads choke: not for under-threes. What is sold follows local product-safety
-              rules.
-            </li>
-            <li>Not medical or legal advice: makers’ labels, local codes and qualified people come first.</li>
-          </ul>
-        </section>
+        <Cautions />
       </div>
     </div>
   );

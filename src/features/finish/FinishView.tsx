@@ -182,6 +182,10 @@ export const FinishView = () => {
         <div className="flex flex-col gap-5">
           <div>
             <h2 className="mb-1 text-lg font-semibold">When it is dry</h2>
+            <p className="mb-2 text-[13px] text-chalk">
+              Rinse until clear, squeeze and never wring; it dries as it is left, 24 h or more by its
+              thickness (common practice). Irons and steam with dry hands, away from the wet bench.
+            </p>
             <DryFields stage={stage} plan={plan.value} />
           </div>
           <Comparison

@@ -168,6 +168,7 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
             <li>Print at 100 %, without “fit to page”.</li>
             <li>Lay a ruler on the 100 mm line at the foot of a sheet before cutting.</li>
             <li>Join sheets so that crosses of the same number meet.</li>
+            <li>Cut away from the other hand.</li>
           </ul>
         </div>
       }

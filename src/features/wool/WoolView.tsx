@@ -165,6 +165,11 @@ export const WoolView = () => {
         weigh ? (
           <>
             <Totals weigh={weigh} stage={stage} />
+            {stage.wool?.form === 'fleece' && (
+              <p className="mb-3 text-[13px] text-chalk">
+                Raw fleece: wash hands, cover cuts, keep it from food. Carding makes dust: air the room.
+              </p>
+            )}
             <LayerChoice layers={layers} shown={shown} onShow={setChosen} />
             <Piles weigh={weigh} stepG={stage.piece.plan.scaleStepG} units={units} onResist={onResist} />
             <h2 className="mt-4 text-lg font-semibold">Or part by hand</h2>
