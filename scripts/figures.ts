@@ -1,10 +1,12 @@
 // npm run figures: the figures that docs/figures.md reports, measured now.
 import { execFileSync, spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { chromium } from '@playwright/test';
+import { chromium, type Locator, type Page } from '@playwright/test';
 import { solveChain } from '../src/core/chain/solveChain';
 import { planByGirths } from '../src/core/forms/envelopeByGirths';
 import { mm } from '../src/core/quantity';
+import { writeWorkshopFile } from '../src/files/workshopFile';
+import { sampleWorkshop } from '../src/sample/sampleWorkshop';
 import { BROWSER_FLAGS, browserPath } from './browser.mjs';
 
 const PORT = '4896';
@@ -49,21 +51,76 @@ const planOf500 = (sizeFollows: boolean): void => {
   form(solution.values.size / 300, 0.35, 0.315);
 };
 
-/** Bytes of script that the first view fetches, as they come over the wire. */
-const firstLoad = async (): Promise<number> => {
+/** Opens the built application in Chromium, for as long as something is measured. */
+const inBrowser = async <T>(measure: (page: Page) => Promise<T>): Promise<T> => {
   const server = spawn('node_modules/.bin/tsx', ['server/main.ts'], { env: { ...process.env, PORT } });
   await new Promise(resolve => server.stdout.once('data', resolve));
   const browser = await chromium.launch({ executablePath: browserPath() ?? '', args: BROWSER_FLAGS });
-  const page = await browser.newPage();
+  try {
+    return await measure(await browser.newPage());
+  } finally {
+    await browser.close();
+    server.kill();
+  }
+};
+const HOME = `http://127.0.0.1:${PORT}/`;
+
+/** Bytes of script that the first view fetches, as they come over the wire. */
+const firstLoad = async (page: Page): Promise<number> => {
   const sizes: Array<Promise<number>> = [];
   page.on('requestfinished', r => {
     if (r.resourceType() === 'script') sizes.push(r.sizes().then(s => s.responseBodySize));
   });
-  await page.goto(`http://127.0.0.1:${PORT}/`, { waitUntil: 'networkidle' });
-  const total = (await Promise.all(sizes)).reduce((a, b) => a + b, 0);
-  await browser.close();
-  server.kill();
-  return total;
+  await page.goto(HOME, { waitUntil: 'networkidle' });
+  return (await Promise.all(sizes)).reduce((a, b) => a + b, 0);
+};
+
+/** The sample workshop sixty times over: a maker of four hundred pieces. */
+const COPIES = 60;
+const manyPieces = (): { text: string; pieces: number; entries: number; last: string } => {
+  const { pieces, wools, entries } = sampleWorkshop('2026-03-01T10:00:00.000Z');
+  const copies = Array.from({ length: COPIES }, (_, i) => ({
+    pieces: pieces.map(p => ({ ...p, id: `${p.id}-${i}`, name: `${p.name} ${i}` })),
+    entries: entries.map(e => ({ ...e, id: `${e.id}-${i}`, pieceId: `${e.pieceId}-${i}` })),
+  }));
+  const all = {
+    pieces: copies.flatMap(c => c.pieces),
+    wools,
+    entries: copies.flatMap(c => c.entries),
+  };
+  return {
+    text: writeWorkshopFile(all, '2026-03-01T10:00:00.000Z'),
+    pieces: all.pieces.length,
+    entries: all.entries.length,
+    last: all.pieces.at(-1)?.name ?? '',
+  };
+};
+
+/** Milliseconds until something is there. */
+const until = async (act: () => Promise<unknown>, there: Locator): Promise<string> => {
+  const before = performance.now();
+  await act();
+  await there.waitFor();
+  return `${(performance.now() - before).toFixed(0)} ms`;
+};
+
+const withMany = async (page: Page): Promise<void> => {
+  const many = manyPieces();
+  const name = `${many.pieces} pieces, ${many.entries} log entries`;
+  await page.goto(`${HOME}file`, { waitUntil: 'networkidle' });
+  const file = { name: 'many.json', mimeType: 'application/json', buffer: Buffer.from(many.text) };
+  const input = page.locator('input[type=file]');
+  say(`${name}: read in`, await until(() => input.setInputFiles(file), page.getByText(/^Read in:/)));
+  const last = page.getByText(many.last, { exact: true });
+  say(`${name}: table, cold`, await until(() => page.goto(HOME), last));
+  await page.goto(`${HOME}pieces/sample-brick-sleeve-3/plan`, { waitUntil: 'networkidle' });
+  const thickness = page.getByRole('textbox', { name: 'Thickness', exact: true });
+  await thickness.fill('7');
+  const shown = page.getByRole('textbox', { name: 'Wool in all' }).and(page.locator('[value^="13"]'));
+  say(
+    `${name}: a thickness typed until the grams follow`,
+    await until(() => page.keyboard.press('Enter'), shown),
+  );
 };
 
 const lines = (pattern: RegExp): number =>
@@ -77,4 +134,5 @@ const all = lines(/./);
 say('lines', `${all}, of which tests ${tests} (${((100 * tests) / all).toFixed(1)} %)`);
 say('plan of a 500-point outline, size given', `${median(40, () => planOf500(false)).toFixed(1)} ms`);
 say('plan of a 500-point outline, size from grams', `${median(20, () => planOf500(true)).toFixed(1)} ms`);
-say('script of the first view, compressed', `${((await firstLoad()) / 1024).toFixed(0)} kB`);
+say('script of the first view, compressed', `${((await inBrowser(firstLoad)) / 1024).toFixed(0)} kB`);
+await inBrowser(withMany);

@@ -31,21 +31,21 @@ interface Kind<T> {
   readonly touched: (of: T, other: T) => Partial<T>;
 }
 
+/** Of these fields, those that differ, with the values of the first. */
+const differing = <T>(names: ReadonlyArray<keyof T>, of: T, other: T): Partial<T> => {
+  const found: Partial<T> = {};
+  for (const name of names) if (of[name] !== other[name]) found[name] = of[name];
+  return found;
+};
+
 const PIECE: Kind<Piece> = {
   spec: pieceSpec,
   shown: (client, id) => client.getQueryData<Piece | null>(keys.piece(id)),
   show: (client, piece) => client.setQueryData(keys.piece(piece.id), piece),
   refresh: (client, id) => void client.invalidateQueries({ queryKey: keys.piece(id) }),
   update: (store, id, change) => store.updatePiece(id, change),
-  touched: (of, other) => ({
-    ...(of.name === other.name ? {} : { name: of.name }),
-    ...(of.notes === other.notes ? {} : { notes: of.notes }),
-    ...(of.woolId === other.woolId ? {} : { woolId: of.woolId }),
-    ...(of.shrinkageFrom === other.shrinkageFrom ? {} : { shrinkageFrom: of.shrinkageFrom }),
-    ...(of.plan === other.plan ? {} : { plan: of.plan }),
-    ...(of.result === other.result ? {} : { result: of.result }),
-    ...(of.deletedAt === other.deletedAt ? {} : { deletedAt: of.deletedAt }),
-  }),
+  touched: (of, other) =>
+    differing(['name', 'notes', 'woolId', 'shrinkageFrom', 'plan', 'result', 'deletedAt'], of, other),
 };
 
 const WOOL: Kind<Wool> = {
@@ -55,15 +55,8 @@ const WOOL: Kind<Wool> = {
     client.setQueryData<readonly Wool[]>(keys.wools, all => all?.map(w => (w.id === wool.id ? wool : w))),
   refresh: client => void client.invalidateQueries({ queryKey: keys.wools }),
   update: (store, id, change) => store.updateWool(id, change),
-  touched: (of, other) => ({
-    ...(of.name === other.name ? {} : { name: of.name }),
-    ...(of.fibre === other.fibre ? {} : { fibre: of.fibre }),
-    ...(of.form === other.form ? {} : { form: of.form }),
-    ...(of.colour === other.colour ? {} : { colour: of.colour }),
-    ...(of.gramsLeft === other.gramsLeft ? {} : { gramsLeft: of.gramsLeft }),
-    ...(of.notes === other.notes ? {} : { notes: of.notes }),
-    ...(of.deletedAt === other.deletedAt ? {} : { deletedAt: of.deletedAt }),
-  }),
+  touched: (of, other) =>
+    differing(['name', 'fibre', 'form', 'colour', 'gramsLeft', 'notes', 'deletedAt'], of, other),
 };
 
 type Change<T> = (id: string, change: (record: T) => T, told: Told) => void;
