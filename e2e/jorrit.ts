@@ -50,6 +50,16 @@ export const type = async (page: Page, name: string, text: string): Promise<void
   await page.keyboard.press('Enter');
 };
 
+/** Longer than a finger bounces, shorter than anything a felter does. */
+const A_HAND_MS = 250;
+
+/** Taps Done for an act, waits until it is in the log, and takes as long as a hand takes at least. */
+export const done = async (page: Page, act: string): Promise<void> => {
+  await page.getByRole('button', { name: `Done ${act}` }).click();
+  await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
+  await page.waitForTimeout(A_HAND_MS);
+};
+
 /** Goes to an element with the Tab key alone. */
 export const tabTo = async (page: Page, target: Locator): Promise<void> => {
   for (let i = 0; i < 120; i += 1) {

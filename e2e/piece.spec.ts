@@ -1,4 +1,4 @@
-import { clearedWorkshop, expect, field, stage, tabTo, test, type } from './jorrit';
+import { clearedWorkshop, done, expect, field, stage, tabTo, test, type } from './jorrit';
 
 test.describe('one piece from wish to record', () => {
   test('by mouse, from an empty table', async ({ page }) => {
@@ -25,12 +25,12 @@ test.describe('one piece from wish to record', () => {
     await expect(page.getByRole('row', { name: /1 \(laid first\)/ })).toContainText('65 g');
 
     await stage(page, 'Bench').click();
-    await page.getByRole('button', { name: 'Wet with hot water' }).click();
-    await page.getByRole('button', { name: 'Rub 40' }).click();
+    await done(page, 'Wet with hot water');
+    await done(page, 'Rub 40');
     await page.getByRole('button', { name: 'Pinch test' }).click();
     await page.getByRole('button', { name: /the skin lifts as one/ }).click();
-    await page.getByRole('button', { name: 'Roll 30 along' }).click();
-    await page.getByRole('button', { name: 'Roll 30 across' }).click();
+    await done(page, 'Roll 30 along');
+    await done(page, 'Roll 30 across');
     await expect(page.getByText('60 rolls')).toBeVisible();
     await page.getByRole('radio', { name: 'Measure' }).click();
     for (const key of ['5', '1', '.', '2'])
