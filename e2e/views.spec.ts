@@ -92,6 +92,7 @@ test('each stage has its own address, and back works', async ({ page }) => {
   await page.getByRole('link', { name: 'Wool', exact: true }).click();
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page).toHaveURL(/bench$/);
+  await expect(page).toHaveTitle('Kelp cosy, four cups · Bench · Jorrit');
   await page.goBack();
   await expect(page).toHaveURL(/wool$/);
   await expect(page.getByText('take from the shelf')).toBeVisible();

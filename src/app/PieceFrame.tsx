@@ -14,6 +14,7 @@ import { useEntries, usePiece, useSettings, useWools } from '../session/useRecor
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
 import { TextField } from '../ui/TextField';
+import { useTitle } from '../ui/useTitle';
 
 const STAGES = [
   { to: 'plan', text: 'Plan' },
@@ -118,6 +119,8 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   const settings = useSettings();
   const wools = useWools();
   const changePiece = useChangePiece();
+  const { pathname } = useLocation();
+  useTitle(piece.name, STAGES.find(s => pathname.endsWith(`/${s.to}`))?.text ?? 'Plan');
   const plan = planOf(piece.plan);
   const change = (how: (p: Piece) => Piece, told: Told): void => changePiece(piece.id, how, told);
   const stage: PieceStage = {

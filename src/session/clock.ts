@@ -1,5 +1,13 @@
 /** The time now, as it is stored. The core is handed times; only the session looks at the clock. */
 export const nowIso = (): string => new Date().toISOString();
 
+const two = (n: number): string => String(n).padStart(2, '0');
+
+/** The day of a stored time where the felter is, as 2026-03-01. */
+export const localDay = (iso: string): string => {
+  const d = new Date(iso);
+  return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
+};
+
 /** A fresh name for a record. */
 export const newId = (): string => crypto.randomUUID();

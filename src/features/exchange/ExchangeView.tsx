@@ -5,7 +5,7 @@ import { download } from '../../files/download';
 import { readWorkshopFile, writeWorkshopFile } from '../../files/workshopFile';
 import { Cautions } from './Cautions';
 import { sampleCounts } from './sampleCounts';
-import { nowIso } from '../../session/clock';
+import { localDay, nowIso } from '../../session/clock';
 import { history } from '../../session/history';
 import { useNotify } from '../../session/notices';
 import { useStore } from '../../session/storeContext';
@@ -13,6 +13,7 @@ import { useAllPieces } from '../../session/useRecords';
 import type { MergeReport } from '../../session/storeContext';
 import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
+import { useTitle } from '../../ui/useTitle';
 
 const MOST_ISSUES = 8;
 
@@ -55,6 +56,7 @@ const useImport = () => {
 
 /** File: the whole workshop out and in, and the sample cleared. */
 export const ExchangeView = () => {
+  useTitle('File');
   const store = useStore();
   const { undo } = useUndo();
   const { tell, failed } = useNotify();
@@ -65,7 +67,7 @@ export const ExchangeView = () => {
       .snapshot()
       .then(s =>
         download(
-          `jorrit-workshop-${nowIso().slice(0, 10)}.json`,
+          `jorrit-workshop-${localDay(nowIso())}.json`,
           'application/json',
           writeWorkshopFile(s, nowIso()),
         ),

@@ -4,7 +4,7 @@ import { outcome, type Outcome } from '../../core/plan/outcome';
 import { type Dimension, homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene } from '../../drawing/scene';
 import type { Piece } from '../../records/piece';
-import { nowIso } from '../../session/clock';
+import { localDay, nowIso } from '../../session/clock';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
@@ -139,7 +139,7 @@ const Closing = ({ stage, came }: { readonly stage: PieceStage; readonly came: O
     </div>
   ) : (
     <div>
-      <p className="font-semibold">In the record since {finishedAt.slice(0, 10)}.</p>
+      <p className="font-semibold">In the record since {localDay(finishedAt)}.</p>
       <p>
         {stage.wool
           ? `Its shrinkage is now offered for the next piece of ${stage.wool.name}.`

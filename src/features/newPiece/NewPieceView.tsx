@@ -8,6 +8,7 @@ import { newPiece, newPlan } from '../../records/piece';
 import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { useAddPiece } from '../../session/useChanges';
+import { useTitle } from '../../ui/useTitle';
 
 const BOX_PX = 190;
 
@@ -32,6 +33,7 @@ const Picture = ({ kind }: { readonly kind: FormKind }) => {
 
 /** New piece: chosen by its picture. */
 export const NewPieceView = () => {
+  useTitle('New piece');
   const add = useAddPiece();
   const navigate = useNavigate();
   const { failed } = useNotify();

@@ -11,6 +11,7 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { ShownBy } from '../../ui/ShownBy';
 import { TextField } from '../../ui/TextField';
+import { useTitle } from '../../ui/useTitle';
 
 const WoolRow = ({ wool }: { readonly wool: Wool }) => {
   const change = useChangeWool();
@@ -86,6 +87,7 @@ const WoolRow = ({ wool }: { readonly wool: Wool }) => {
 
 /** The shelf: which wools there are, and what they have done. */
 export const ShelfView = () => {
+  useTitle('Shelf');
   const wools = useWools().filter(w => w.deletedAt === null);
   const addWool = useAddWool();
   const { failed } = useNotify();

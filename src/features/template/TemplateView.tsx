@@ -6,7 +6,7 @@ import { pieceScene } from '../../drawing/scene';
 import { makeTemplate } from '../../drawing/template';
 import { download, fileName } from '../../files/download';
 import { templateSvg } from '../../files/templateSvg';
-import { nowIso } from '../../session/clock';
+import { localDay, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { useChangeSettings } from '../../session/useChanges';
@@ -70,7 +70,7 @@ const useExports = (stage: PieceStage, plan: Plan) => {
     () =>
       makeTemplate(plan, {
         name: stage.piece.name,
-        date: nowIso().slice(0, 10),
+        date: localDay(nowIso()),
         foldOverMm: stage.piece.plan.foldOverMm,
         units: stage.settings.units,
       }),

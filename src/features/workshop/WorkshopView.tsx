@@ -6,6 +6,7 @@ import { usePieces, useSettings, useWools } from '../../session/useRecords';
 import { useStore } from '../../session/storeContext';
 import { buttonClass } from '../../ui/Button';
 import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
+import { useTitle } from '../../ui/useTitle';
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
 const LARGEST_PX = 300;
@@ -61,6 +62,7 @@ const Empty = () => (
 
 /** The workshop: every piece on one table, to one scale. */
 export const WorkshopView = () => {
+  useTitle('Table');
   const pieces = usePieces();
   const wools = useWools();
   const store = useStore();
