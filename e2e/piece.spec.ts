@@ -281,6 +281,14 @@ test.describe('the plan', () => {
     await expect(name).toHaveValue('Seat pad for the ferry bench');
   });
 
+  test('on a tablet what is seldom wanted stands behind one button', async ({ page }) => {
+    await page.setViewportSize({ width: 820, height: 1180 });
+    await page.goto('/pieces/sample-lamp-band/plan');
+    await page.getByRole('button', { name: 'More' }).click();
+    await page.getByRole('menuitem', { name: 'Make again' }).click();
+    await expect(field(page, 'Name of the piece')).toHaveValue('Lamp band for the loft, again');
+  });
+
   test('a new piece is taken back by undo', async ({ page }) => {
     await page.goto('/new');
     await page.getByRole('button', { name: /Cosy/ }).click();

@@ -13,7 +13,9 @@ import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
+import { Menu } from '../ui/Menu';
 import { TextField } from '../ui/TextField';
+import { useRoomy } from '../ui/useRoomy';
 import { useTitle } from '../ui/useTitle';
 
 const STAGES = [
@@ -76,19 +78,25 @@ const usePieceActs = (piece: Piece) => {
 
 const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change: PieceStage['change'] }) => {
   const { save, again, remove } = usePieceActs(piece);
+  const roomy = useRoomy('lg');
   const atBench = useLocation().pathname.endsWith('/bench');
+  const acts = [
+    { text: 'Make again', run: again },
+    { text: 'Save piece', run: save },
+    { text: 'Delete', run: remove },
+  ];
   return (
     <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-steam px-4 py-1">
       <TextField
         label="Name of the piece"
         hideLabel
-        className="w-72 text-lg font-semibold"
+        className="min-w-40 flex-1 text-lg font-semibold lg:w-72 lg:flex-none"
         value={piece.name}
         required
         onText={name => change(p => ({ ...p, name }), { label: 'name', key: 'name' })}
       />
       {piece.sample && <span className="text-[13px] text-chalk">sample</span>}
-      <nav aria-label="Stages" className="flex">
+      <nav aria-label="Stages" className="order-last flex w-full sm:order-none sm:w-auto">
         {STAGES.map(s => (
           <NavLink
             key={s.to}
@@ -100,17 +108,19 @@ const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change:
           </NavLink>
         ))}
       </nav>
-      <div className={`ml-auto gap-1 ${atBench ? 'hidden' : 'flex'}`}>
-        <Button look="bare" onClick={again}>
-          Make again
-        </Button>
-        <Button look="bare" onClick={save}>
-          Save piece
-        </Button>
-        <Button look="bare" onClick={remove}>
-          Delete
-        </Button>
-      </div>
+      {!atBench && (
+        <div className="ml-auto flex gap-1">
+          {roomy ? (
+            acts.map(a => (
+              <Button key={a.text} look="bare" onClick={a.run}>
+                {a.text}
+              </Button>
+            ))
+          ) : (
+            <Menu label="More" items={acts} />
+          )}
+        </div>
+      )}
     </div>
   );
 };

@@ -1,12 +1,18 @@
-import { useSyncExternalStore } from 'react';
+import { useCallback, useSyncExternalStore } from 'react';
 
-const QUERY = '(min-width: 700px)';
-const subscribe = (onChange: () => void): (() => void) => {
-  const media = window.matchMedia(QUERY);
-  media.addEventListener('change', onChange);
-  return () => media.removeEventListener('change', onChange);
+/** Widths from which there is room: for figures beside the drawing, and for all a laptop shows. */
+const FROM = { md: '(min-width: 700px)', lg: '(min-width: 1024px)' } as const;
+
+/** Whether the screen is at least so wide. */
+export const useRoomy = (from: keyof typeof FROM): boolean => {
+  const query = FROM[from];
+  const subscribe = useCallback(
+    (onChange: () => void): (() => void) => {
+      const media = window.matchMedia(query);
+      media.addEventListener('change', onChange);
+      return () => media.removeEventListener('change', onChange);
+    },
+    [query],
+  );
+  return useSyncExternalStore(subscribe, () => window.matchMedia(query).matches);
 };
-
-/** Whether there is room for figures beside the drawing; on a phone they stand in a list. */
-export const useRoomy = (): boolean =>
-  useSyncExternalStore(subscribe, () => window.matchMedia(QUERY).matches);

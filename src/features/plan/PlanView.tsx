@@ -97,7 +97,7 @@ const Drawn = ({
     () => pieceScene(plan.form, { foldOverMm: input.foldOverMm }),
     [plan.form, input.foldOverMm],
   );
-  const roomy = useRoomy();
+  const roomy = useRoomy('md');
   const onDrawing = roomy && hangsOff(plan);
   const hangers = onDrawing ? measureHangers(stage, plan, scene) : [];
   const hung = new Set(hangers.map(h => h.id));
