@@ -281,6 +281,17 @@ test.describe('the plan', () => {
     await expect(name).toHaveValue('Seat pad for the ferry bench');
   });
 
+  test('a wool typed a moment before the tab was closed is kept too', async ({ page, context }) => {
+    await page.goto('/shelf');
+    const grams = (p: typeof page) => field(p, 'On the shelf').first();
+    await expect(grams(page)).toHaveValue('310.0');
+    await grams(page).fill('275');
+    await page.close({ runBeforeUnload: true });
+    const again = await context.newPage();
+    await again.goto('/shelf');
+    await expect(grams(again)).toHaveValue('275.0');
+  });
+
   test('on a tablet what is seldom wanted stands behind one button', async ({ page }) => {
     await page.setViewportSize({ width: 820, height: 1180 });
     await page.goto('/pieces/sample-lamp-band/plan');

@@ -68,6 +68,24 @@ test('first start shows the sample workshop; once cleared it stays away', async 
   await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
 });
 
+test('clearing the sample is undone like anything else, long after it was done', async ({ page }) => {
+  await page.goto('/file');
+  await page.getByRole('button', { name: 'Clear the sample' }).click();
+  await page.getByRole('link', { name: 'Table', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
+  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(7);
+});
+
+test('a theme that was chosen holds against the system’s', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto('/shelf');
+  const ground = () => page.locator('body').evaluate(e => getComputedStyle(e).backgroundColor);
+  await expect.poll(ground).toBe('rgb(19, 26, 30)');
+  await page.getByRole('button', { name: 'Light' }).click();
+  await expect.poll(ground).toBe('rgb(237, 241, 243)');
+});
+
 test('data of a later version is left alone, and that is said for as long as the tab lives', async ({
   page,
 }) => {

@@ -2,7 +2,6 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHAIN, type ChainQuantity } from '../chain/quantities';
 import { FORM_KINDS } from '../forms/registry';
-import { explain, originOf } from './explain';
 import { makePlan, type Plan } from './makePlan';
 import { outcome } from './outcome';
 import type { PlanInput } from './planInput';
@@ -217,60 +216,6 @@ describe('setting one figure', () => {
       }),
       { numRuns: 60 },
     );
-  });
-});
-
-describe('why', () => {
-  it('gives the formula and inputs that lead to the figure', () => {
-    const made = plan(PAD);
-    const why = explain(PAD, made, 'arealLaid');
-    expect(why.origin).toBe('follows');
-    const [t, rho, kept, eta] = why.inputs.map(i => i.value);
-    expect(((t ?? 0) * 1000 * (rho ?? 0) * (kept ?? 0)) / (eta ?? 1)).toBeCloseTo(
-      made.values.arealLaid ?? 0,
-      6,
-    );
-    expect(why.inputs.find(i => i.symbol === 'η')?.origin).toBe('common practice');
-  });
-
-  it('tells the relation a figure was found by, not one that leads back to it', () => {
-    const left = setLink(togglePin(togglePin(PAD, 'thickness'), 'firmness'), 'grams', 200);
-    const made = plan(left);
-    const why = explain(left, made, 'size');
-    expect(why.formula).toBe('k at which A(k) = G / g₀');
-    const [grams, areal, area] = why.inputs.map(i => i.value);
-    expect(grams).toBe(200);
-    expect((grams ?? 0) / (areal ?? 1)).toBeCloseTo(area ?? 0, 6);
-    expect(explain(left, made, 'laidSize').formula).toBe('L = k / (1 − s)');
-    expect(explain(left, made, 'grams')).toEqual({ formula: null, inputs: [], origin: 'given' });
-  });
-
-  it('a shrinkage that is solved for says from what', () => {
-    const cut: PlanInput = {
-      ...PAD,
-      given: ['laidSize', 'grams', 'layers', 'thickness', 'firmness'],
-      chain: { ...PAD.chain, laidSize: 597, grams: 259.1 },
-    };
-    const made = plan(cut);
-    expect(made.shrinkage.along).toBeCloseTo(0.33, 3);
-    const { formula, inputs } = explain(cut, made, 'shrinkage');
-    expect(formula).toContain('A(s)');
-    expect(inputs.map(i => i.symbol)).toEqual(['G', 'g₀', 'A']);
-  });
-
-  it('names who holds a figure, and what is only usual', () => {
-    const pinned = togglePin(PAD, 'size');
-    expect(originOf(pinned, plan(pinned), 'size')).toBe('pinned');
-    // PAD has the size that a disc begins with.
-    expect(originOf(PAD, plan(PAD), 'size')).toBe('usual');
-    const larger = setMeasure(PAD, 'diameter', 410);
-    expect(originOf(larger, plan(larger), 'size')).toBe('given');
-    expect(originOf(PAD, plan(PAD), 'grams')).toBe('follows');
-    expect(originOf(PAD, plan(PAD), 'thickness')).toBe('usual');
-    const thinner = setLink(PAD, 'thickness', 6);
-    expect(originOf(thinner, plan(thinner), 'thickness')).toBe('given');
-    for (const link of CHAIN)
-      expect(explain(PAD, plan(PAD), link).inputs.every(i => Number.isFinite(i.value))).toBe(true);
   });
 });
 
