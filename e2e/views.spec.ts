@@ -108,6 +108,7 @@ test('data of a later version is left alone, and that is said for as long as the
 test('each stage has its own address, and back works', async ({ page }) => {
   await page.goto('/pieces/sample-kelp-cosy/plan');
   await page.getByRole('link', { name: 'Wool', exact: true }).click();
+  await expect(page).toHaveURL(/wool$/);
   await page.getByRole('link', { name: 'Bench' }).click();
   await expect(page).toHaveURL(/bench$/);
   await expect(page).toHaveTitle('Kelp cosy, four cups · Bench · Jorrit');
