@@ -91,6 +91,15 @@ test('the SVG is in millimetres and as wide as the laid piece', async ({ page })
   expect(svg).toContain('id="check-100-mm"');
 });
 
+test('the page itself, printed, says that it is not at true scale', async ({ page }) => {
+  await page.goto('/pieces/sample-boot-liner/template');
+  await expect(page.getByText('6 sheets')).toBeVisible();
+  await expect(page.getByText(/not at true scale/)).toBeHidden();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByText(/not at true scale/)).toBeVisible();
+  await expect(page.getByText('6 sheets')).toBeHidden();
+});
+
 /** How far right the words of a PDF reach, as a share of the page, as poppler measures it. */
 const wordsReach = (pdf: string): number => {
   const boxes = execFileSync('pdftotext', ['-bbox', pdf, '-'], { encoding: 'utf8' });

@@ -180,7 +180,14 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
 export const TemplateView = () => {
   const stage = usePieceStage();
   return stage.plan.ok ? (
-    <Drawn stage={stage} plan={stage.plan.value} />
+    <>
+      <div className="no-print contents">
+        <Drawn stage={stage} plan={stage.plan.value} />
+      </div>
+      <p className="hidden p-8 text-xl print:block">
+        This page is not at true scale. Save the PDF, and print that at 100 %.
+      </p>
+    </>
   ) : (
     <p className="p-4">The plan has to be mended first.</p>
   );
