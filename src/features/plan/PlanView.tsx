@@ -125,8 +125,8 @@ const Drawn = ({
       instruments={
         <div className={TWO_COLUMNS}>
           <div className="w-full">
-            <AlreadyLaid stage={stage} />
             <Disagreement solution={plan.solution} stage={stage} />
+            <AlreadyLaid stage={stage} />
             <Warnings plan={plan} />
           </div>
           <MeasureList stage={stage} plan={plan} ids={listed} />
