@@ -2,28 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHAIN, type ChainQuantity } from '../chain/quantities';
 import { explain, originOf } from './explain';
-import { makePlan, type Plan } from './makePlan';
 import type { PlanInput } from './planInput';
 import { setLink, setMeasure, togglePin } from './setLink';
-
-const PAD: PlanInput = {
-  form: { kind: 'disc', measures: { diameter: 400, strip: 0 } },
-  shrinkage: { along: 0.33, across: 0.33 },
-  pinned: [],
-  given: ['size', 'shrinkage', 'layers', 'thickness', 'firmness'],
-  chain: { layers: 4, thickness: 8, firmness: 0.25 },
-  foldOverMm: 0,
-  resistMm: 0,
-  keptShare: 0.97,
-  reserveShare: 0.05,
-  scaleStepG: 1,
-};
-
-const plan = (input: PlanInput): Plan => {
-  const made = makePlan(input);
-  if (!made.ok) throw new Error(JSON.stringify(made.issues));
-  return made.value;
-};
+import { PAD, plan } from './testing/pad';
 
 const SYMBOLS: Readonly<Record<string, ChainQuantity>> = {
   k: 'size',

@@ -2,23 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHAIN, type ChainQuantity } from '../chain/quantities';
 import { FORM_KINDS } from '../forms/registry';
-import { makePlan, type Plan } from './makePlan';
+import { makePlan } from './makePlan';
 import { outcome } from './outcome';
 import type { PlanInput } from './planInput';
+import { PAD, plan } from './testing/pad';
 import { setAxisShrinkage, setLink, setMeasure, setPlaces, togglePin } from './setLink';
 
-const PAD: PlanInput = {
-  form: { kind: 'disc', measures: { diameter: 400, strip: 0 } },
-  shrinkage: { along: 0.33, across: 0.33 },
-  pinned: [],
-  given: ['size', 'shrinkage', 'layers', 'thickness', 'firmness'],
-  chain: { layers: 4, thickness: 8, firmness: 0.25 },
-  foldOverMm: 0,
-  resistMm: 0,
-  keptShare: 0.97,
-  reserveShare: 0.05,
-  scaleStepG: 1,
-};
 const VESSEL: PlanInput = {
   ...PAD,
   form: {
@@ -40,12 +29,6 @@ const VESSEL: PlanInput = {
   },
   shrinkage: { along: 0.38, across: 0.32 },
   chain: { layers: 3, thickness: 3.5, firmness: 0.22 },
-};
-
-const plan = (input: PlanInput): Plan => {
-  const made = makePlan(input);
-  if (!made.ok) throw new Error(JSON.stringify(made.issues));
-  return made.value;
 };
 
 describe('the plan', () => {
