@@ -151,6 +151,24 @@ test('stepping back in a measuring loses nothing; lengths from before more work 
   await expect(page.getByRole('status', { name: 'A now' })).toContainText('28.7');
 });
 
+test('a length half typed stays what it is when the units are switched', async ({ page }) => {
+  await page.goto(BENCH);
+  await expect(page.getByText('480 rolls')).toBeVisible();
+  for (const key of ['m', '2', '7', '.', '2']) await page.keyboard.press(key);
+  const now = page.getByRole('status', { name: 'A now' });
+  const units = page.getByRole('button', { name: /^Units/ });
+  await units.click();
+  // 27.2 cm are 10.71 in: 10 3/4 on a tape.
+  await expect(now).toContainText('10 3/4');
+  await units.click();
+  await expect(now).toContainText('27.2');
+  await units.click();
+  await page.getByRole('button', { name: 'Take A, next B' }).click();
+  await page.getByRole('button', { name: 'Skip' }).click();
+  await units.click();
+  await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('27.2');
+});
+
 test('two tabs on one piece show the same log', async ({ page, context }) => {
   await page.goto(BENCH);
   const other = await context.newPage();

@@ -17,6 +17,7 @@ import { Menu } from '../ui/Menu';
 import { TextField } from '../ui/TextField';
 import { useRoomy } from '../ui/useRoomy';
 import { useTitle } from '../ui/useTitle';
+import { useAtBench } from './useAtBench';
 
 const STAGES = [
   { to: 'plan', text: 'Plan' },
@@ -79,7 +80,7 @@ const usePieceActs = (piece: Piece) => {
 const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change: PieceStage['change'] }) => {
   const { save, again, remove } = usePieceActs(piece);
   const roomy = useRoomy('lg');
-  const atBench = useLocation().pathname.endsWith('/bench');
+  const atBench = useAtBench();
   const acts = [
     { text: 'Make again', run: again },
     { text: 'Save piece', run: save },

@@ -1,6 +1,6 @@
 import { Toast } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { NavLink, Outlet, ScrollRestoration, useLocation } from 'react-router';
+import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { useHistory } from '../session/history';
 import { type Notice, type Notify, NotifyContext, storeFailure } from '../session/notices';
 import {
@@ -15,6 +15,7 @@ import { useSettings } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
 import { ShortcutSheet } from './ShortcutSheet';
+import { useAtBench } from './useAtBench';
 
 const useTheme = (): boolean => {
   const { theme } = useSettings();
@@ -63,9 +64,6 @@ const PLACES = [
   { to: '/shelf', text: 'Shelf' },
   { to: '/file', text: 'File' },
 ] as const;
-
-/** At the bench undo means the log; what was changed elsewhere is not undone unseen. */
-const useAtBench = (): boolean => useLocation().pathname.endsWith('/bench');
 
 const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () => void }) => {
   const settings = useSettings();

@@ -1,7 +1,7 @@
+import { issue, ISSUES, issueText } from '../core/issues';
 import { nowIso } from '../session/clock';
 import { replay } from '../session/journal';
-import { type Issue, issue, ISSUES, issueText } from '../core/issues';
-import { type Notice, storeFailure } from '../session/notices';
+import { type Notice, storeFailure, storeIssue } from '../session/notices';
 import { idbStore } from '../store/idbStore';
 import { memoryStore } from '../store/memoryStore';
 import type { Store } from '../store/store';
@@ -40,13 +40,6 @@ const openPatiently = async (): Promise<Store> => {
   }
 };
 
-const whyNot = (error: unknown): Issue => {
-  if (isNewer(error)) return issue('RECORD_NEWER', '');
-  return issue('STORE_FAILED', '', {
-    detail: error instanceof Error ? `${error.message}.` : String(error),
-  });
-};
-
 /**
  * Opens the browser's store. Where the browser keeps nothing, the workshop lives as long as the tab, and says so.
  */
@@ -60,7 +53,7 @@ export const openStore = async (): Promise<{ store: Store; notice: Notice | null
   } catch (error) {
     const store = memoryStore(nowIso);
     await offerSample(store);
-    const why = whyNot(error);
+    const why = isNewer(error) ? issue('RECORD_NEWER', '') : storeIssue(error);
     return {
       store,
       notice: {

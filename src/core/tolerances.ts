@@ -16,5 +16,7 @@ export const OFFSET_DECIMALS = 4;
 export const SIZE_TOLERANCE = 0.03;
 /** Two directions whose progress differs by more than this are called lopsided (common practice). */
 export const LOPSIDED_PROGRESS = 0.12;
+/** Edge ÷ middle above which the edge is to be worked more than the rest, and above which a form is warned of (design figures). */
+export const EDGE_SURPLUS = { tells: 1.1, warns: 1.25 } as const;
 /** A reading that is this much longer than the one before is questioned (common practice). */
 export const GREW_QUESTION = 0.03;

@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import { issue, issueText } from '../core/issues';
+import { type Issue, issue, issueText } from '../core/issues';
 
 /** A short word to the felter, with at most one thing to do about it. */
 export interface Notice {
@@ -16,9 +16,9 @@ export interface Notify {
 export const NotifyContext = createContext<Notify>({ tell: () => undefined, failed: () => undefined });
 export const useNotify = (): Notify => useContext(NotifyContext);
 
+/** The issue that a failed write comes to. */
+export const storeIssue = (error: unknown): Issue =>
+  issue('STORE_FAILED', '', { detail: error instanceof Error ? `${error.message}.` : String(error) });
+
 /** What is said when the browser did not keep something. */
-export const storeFailure = (error: unknown): Notice => ({
-  text: issueText(
-    issue('STORE_FAILED', '', { detail: error instanceof Error ? `${error.message}.` : String(error) }),
-  ),
-});
+export const storeFailure = (error: unknown): Notice => ({ text: issueText(storeIssue(error)) });

@@ -75,7 +75,9 @@ const useChange = <T extends { readonly id: string }>(kind: Kind<T>): Change<T> 
       if (sound.status !== 'ok') return tell({ text: sound.issues.map(issueText).join(' ') });
       const [old, fresh] = [kind.touched(before, after), kind.touched(after, before)];
       history.push({
-        ...told,
+        label: told.label,
+        // Typing in one field joins; the same field of another record does not.
+        ...(told.key === undefined ? {} : { key: `${id}.${told.key}` }),
         at: Date.now(),
         undo: () => kind.update(store, id, r => ({ ...r, ...old })),
         redo: () => kind.update(store, id, r => ({ ...r, ...fresh })),

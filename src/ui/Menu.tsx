@@ -4,12 +4,9 @@ import { DropdownMenu } from 'radix-ui';
 export const Menu = (props: {
   readonly label: string;
   readonly items: ReadonlyArray<{ readonly text: string; readonly run: () => void }>;
-  readonly className?: string;
 }) => (
   <DropdownMenu.Root modal={false}>
-    <DropdownMenu.Trigger
-      className={`min-h-10 rounded-bench border border-transparent px-3 hover:border-rim ${props.className ?? ''}`}
-    >
+    <DropdownMenu.Trigger className="min-h-10 rounded-bench border border-transparent px-3 hover:border-rim">
       {props.label}
     </DropdownMenu.Trigger>
     <DropdownMenu.Portal>

@@ -147,15 +147,18 @@ describe('the next act follows the order of the work', () => {
   });
 
   it('never says to roll a direction that is too small already', () => {
+    let rolled = 0;
     const lengths = [370, 380, 390, 400, 411, 414, 430, 470, 520, 600];
     for (const A of lengths)
       for (const B of lengths.map(v => v * 0.75))
         for (const since of [[], [roll(0, 20)], [roll(90, 20)]]) {
           const next = advise(...BEGUN, roll(0, 100), measure(A, B), ...since);
           if (next.act !== 'roll') continue;
+          rolled += 1;
           const [now, wanted] = next.directionDeg === 0 ? [A, 400] : [B, 300];
           expect(now).toBeGreaterThan(wanted * 0.97);
         }
+    expect(rolled).toBeGreaterThan(100);
   });
 
   it('proposes the felter’s own set, and a short one near the end', () => {

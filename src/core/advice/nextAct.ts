@@ -1,7 +1,7 @@
 import type { BenchState } from '../cycles/benchState';
 import type { RollDirection } from '../cycles/entry';
 import type { Forecast, GaugeStand } from '../forecast/forecast';
-import { LOPSIDED_PROGRESS, SIZE_TOLERANCE } from '../tolerances';
+import { SIZE_TOLERANCE } from '../tolerances';
 
 /** Why an act is proposed. The words are the interface's. */
 export type Reason =
@@ -43,11 +43,10 @@ export const PRACTICE = {
   measureEvery: { far: 200, near: 60 },
   /** Throws before it is tested again. */
   throws: 12,
-  /** Share of the way by which a direction lags before it is told. */
-  lopsided: LOPSIDED_PROGRESS,
 } as const;
-/** Share of the way from which the end is near, and from which only short sets are rolled. */
+/** Share of the way from which the end is near. */
 const NEAR = 0.75;
+/** Share of the way from which only short sets are rolled. */
 const VERY_NEAR = 0.9;
 
 const tooLarge = (s: GaugeStand): boolean => s.nowMm > s.gauge.wantedMm * (1 + SIZE_TOLERANCE);

@@ -9,6 +9,7 @@ import { type Issue, issue } from '../issues';
 import type { AxisShrinkage } from '../quantity';
 import { err, ok, type Result } from '../result';
 import { areaKept } from '../shrinkage/areaKept';
+import { EDGE_SURPLUS } from '../tolerances';
 import { weigh, type WeighPlan } from '../wool/weigh';
 import { chainContext, formLayer, nominalSize, planPins, woolAreaM2 } from './chainOfPlan';
 import type { PlanInput } from './planInput';
@@ -32,8 +33,6 @@ export interface Plan {
   readonly warnings: readonly Issue[];
 }
 
-/** Edge surplus above which a form is hard to work evenly (design figure). */
-const EDGE_WARNS = 1.25;
 /** Range of planned shrinkage outside which a maker should swatch first (common practice). */
 const COMMON_SHRINKAGE = { least: 0.15, most: 0.55 };
 
@@ -47,7 +46,7 @@ const warningsOf = (form: FormPlan, values: PartialChain, s: AxisShrinkage): Iss
       warnings.push(
         issue('SHRINKAGE_UNCOMMON', `plan.shrinkage.${axis}`, { got: `${(100 * s[axis]).toFixed(0)} %` }),
       );
-  if (form.edgeSurplus && form.edgeSurplus.ratio > EDGE_WARNS)
+  if (form.edgeSurplus && form.edgeSurplus.ratio > EDGE_SURPLUS.warns)
     warnings.push(issue('EDGE_SURPLUS', 'plan.form', { got: form.edgeSurplus.ratio.toFixed(2) }));
   return warnings;
 };

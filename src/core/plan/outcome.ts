@@ -77,3 +77,10 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
     keptShare: dry.grams === null || laidGrams === null || laidGrams <= 0 ? null : dry.grams / laidGrams,
   };
 };
+
+/** Dry length as a share of the laid one, per direction; null until one line each way was measured dry. */
+export const dryShare = ({
+  along,
+  across,
+}: Outcome): { readonly along: number; readonly across: number } | null =>
+  along === null || across === null ? null : { along: 1 - along, across: 1 - across };

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { type Advice, PRACTICE, type Reason } from '../../core/advice/nextAct';
 import type { BenchState } from '../../core/cycles/benchState';
 import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
-import { SIZE_TOLERANCE } from '../../core/tolerances';
+import { LOPSIDED_PROGRESS, SIZE_TOLERANCE } from '../../core/tolerances';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
@@ -19,14 +19,15 @@ const RULES: Readonly<Record<Reason, string>> = {
   'skin-to-test': skin,
   'measure-due': measuring,
   'least-worked': `The direction and face with the least work is rolled next. ${measuring}`,
-  'direction-lags': `A direction lags when it is ${Math.round(100 * PRACTICE.lopsided)} points of the way behind. Only that one is rolled. ${measuring}`,
+  'direction-lags': `A direction lags when it is ${Math.round(100 * LOPSIDED_PROGRESS)} points of the way behind. Only that one is rolled. ${measuring}`,
   'nearly-there': `${size} It is looked at before any more is done.`,
-  'size-reached-soft': `${size} It is firm when nothing lifts in the pinch test; until then it is thrown a dozen times and tested again.`,
+  'size-reached-soft': `${size} It is firm when nothing lifts in the pinch test; until then it is thrown ${PRACTICE.throws} times and tested again.`,
   'size-and-firm': `${size} It is firm when nothing lifts in the pinch test.`,
   'too-small': size,
 };
 
-const Way = ({ stand, units }: { readonly stand: GaugeStand; readonly units: UnitSystem }) => {
+/** How far one line has come, reckoned out. */
+const Reckoned = ({ stand, units }: { readonly stand: GaugeStand; readonly units: UnitSystem }) => {
   const show = (mm: number): string => showQuantity(mm, 'length', units);
   const laid = show(stand.gauge.laidMm);
   return (
@@ -64,7 +65,7 @@ export const BenchWhy = (props: {
             <h3 className="font-semibold">Share of the way from laid to wanted</h3>
             <ul>
               {forecast.stands.map(s => (
-                <Way key={s.gauge.id} stand={s} units={units} />
+                <Reckoned key={s.gauge.id} stand={s} units={units} />
               ))}
             </ul>
             <p className="text-chalk">From the last measuring; what was done since is not guessed at.</p>

@@ -13,6 +13,8 @@ import { Button } from '../../ui/Button';
 const DraftSchema = z.object({
   readings: z.record(z.string(), z.number().nullable()),
   typed: z.string(),
+  /** The units it was typed in: a figure stays what it was when others are shown. */
+  units: z.enum(['metric', 'imperial']),
   at: z.number().int().min(0),
   /** How long the log was: lengths taken before more work was done are not those of now. */
   logged: z.number().int(),
@@ -83,16 +85,19 @@ export interface MeasurePanelProps {
 export const MeasurePanel = (props: MeasurePanelProps) => {
   const { pieceId, form, stands, units, logged, onDone, onCancel } = props;
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, parseDraft);
-  const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', at: 0, logged };
+  const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', units, at: 0, logged };
   const stand = stands[Math.min(draft.at, stands.length - 1)];
   const step = units === 'metric' ? 1 : MM_PER_INCH / 8;
-  const mm = draft.typed === '' ? (stand?.nowMm ?? null) : parseQuantity(draft.typed, 'length', units);
-  const asked = stand && mm !== null && draft.typed.length > 1 ? question(stand, mm, units) : null;
+  const typedMm = draft.typed === '' ? null : parseQuantity(draft.typed, 'length', draft.units);
+  const typed =
+    draft.units === units || typedMm === null ? draft.typed : showFigure(typedMm, 'length', { units });
+  const mm = typed === '' ? (stand?.nowMm ?? null) : typedMm;
+  const asked = stand && mm !== null && typed.length > 1 ? question(stand, mm, units) : null;
 
-  const type = (typed: string): void => setKept({ ...draft, typed });
+  const type = (text: string): void => setKept({ ...draft, typed: text, units });
   const press = (key: string): void => {
-    if (draft.typed.includes('/')) type(key);
-    else if (draft.typed.length < 7) type(draft.typed + key);
+    if (typed.includes('/')) type(key);
+    else if (typed.length < 7) type(typed + key);
   };
   const nudge = (by: number): void => {
     if (mm !== null)
@@ -115,6 +120,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     setKept({
       ...draft,
       at: draft.at - 1,
+      units,
       typed: typeof was === 'number' ? showFigure(was, 'length', { units }) : '',
     });
   };
@@ -127,7 +133,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     },
     { keys: ['ArrowUp'], shown: '↑', does: 'a step longer', run: () => nudge(1), repeats: true },
     { keys: ['ArrowDown'], shown: '↓', does: 'a step shorter', run: () => nudge(-1), repeats: true },
-    { keys: ['Backspace'], shown: '⌫', does: 'last digit away', run: () => type(draft.typed.slice(0, -1)) },
+    { keys: ['Backspace'], shown: '⌫', does: 'last digit away', run: () => type(typed.slice(0, -1)) },
     { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'to the line before, or back to the bench', run: back },
     ...KEYS.map(k => ({ keys: k === '.' ? ['.', ','] : [k], shown: k, does: 'digit', run: () => press(k) })),
   ];
@@ -146,10 +152,10 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <LitGauge form={form} lit={stand.gauge.id} />
         <div className="flex-1 text-right">
           <output
-            className={`block text-right text-8xl leading-none font-semibold ${draft.typed === '' ? 'text-chalk' : ''}`}
+            className={`block text-right text-8xl leading-none font-semibold ${typed === '' ? 'text-chalk' : ''}`}
             aria-label={`${stand.gauge.id} now`}
           >
-            {draft.typed === '' ? showFigure(stand.nowMm, 'length', { units: units }) : draft.typed}
+            {typed === '' ? showFigure(stand.nowMm, 'length', { units: units }) : typed}
             <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
           </output>
           <p className="text-lg text-chalk">
@@ -159,7 +165,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         </div>
       </div>
       <p role="status" className={`min-h-8 text-xl ${asked ? 'border-l-4 border-wanted pl-3' : ''}`}>
-        {asked ?? (draft.typed !== '' && !good ? 'That is not a length.' : '')}
+        {asked ?? (typed !== '' && !good ? 'That is not a length.' : '')}
       </p>
       <div className="grid grid-cols-4 gap-2">
         {KEYS.map(k => (
@@ -175,7 +181,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <Button
           size="wet"
           className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
-          onClick={() => type(draft.typed.slice(0, -1))}
+          onClick={() => type(typed.slice(0, -1))}
           aria-label="Last digit away"
         >
           ⌫

@@ -1,4 +1,4 @@
-import type { Advice } from '../../core/advice/nextAct';
+import { type Advice, PRACTICE } from '../../core/advice/nextAct';
 import type { Act, RollDirection } from '../../core/cycles/entry';
 import type { Settings } from '../../records/settings';
 
@@ -30,8 +30,8 @@ export interface Chosen {
 
 /** Counts to choose from; the usual one (common practice) is taken until another is chosen. */
 export const COUNTS = {
-  rub: { usual: 40, choices: [20, 40, 60, 100] },
-  throw: { usual: 12, choices: [6, 12, 24, 50] },
+  rub: { usual: PRACTICE.rubs, choices: [20, 40, 60, 100] },
+  throw: { usual: PRACTICE.throws, choices: [6, 12, 24, 50] },
   shock: { usual: 1, choices: [1, 2, 3, 4] },
 } as const;
 

@@ -1,4 +1,4 @@
-/** The usual cautions of the work, each also shown at its step. Not medical or legal advice. */
+/** The usual cautions of the work; those of a step that Jorrit has are shown there too. Not medical or legal advice. */
 const CAUTIONS = [
   'Hot water scalds: gloves or a tool above what hands bear (45–50 °C, 113–122 °F), and pour away from people; children about 40 °C (104 °F), an adult pours.',
   'Wet floors and soap are slippery.',

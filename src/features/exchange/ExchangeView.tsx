@@ -3,17 +3,16 @@ import { type ChangeEvent, useState } from 'react';
 import { type Issue, ISSUES, issueText } from '../../core/issues';
 import { download } from '../../files/download';
 import { readWorkshopFile, writeWorkshopFile } from '../../files/workshopFile';
-import { Cautions } from './Cautions';
-import { sampleCounts } from './sampleCounts';
 import { localDay, nowIso } from '../../session/clock';
 import { history } from '../../session/history';
 import { useNotify } from '../../session/notices';
-import { useStore } from '../../session/storeContext';
+import { type MergeReport, useStore } from '../../session/storeContext';
 import { useAllPieces } from '../../session/useRecords';
-import type { MergeReport } from '../../session/storeContext';
 import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
 import { useTitle } from '../../ui/useTitle';
+import { Cautions } from './Cautions';
+import { sampleCounts } from './sampleCounts';
 
 const MOST_ISSUES = 8;
 

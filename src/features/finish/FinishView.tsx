@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
-import { outcome, type Outcome } from '../../core/plan/outcome';
+import { dryShare, outcome, type Outcome } from '../../core/plan/outcome';
 import { type Dimension, homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene } from '../../drawing/scene';
 import type { Piece } from '../../records/piece';
@@ -162,11 +162,8 @@ export const FinishView = () => {
   );
   const scene = useMemo(() => {
     if (!plan.ok || !came) return null;
-    const now =
-      came.along === null || came.across === null
-        ? {}
-        : { now: { along: 1 - came.along, across: 1 - came.across } };
-    return pieceScene(plan.value.form, { foldOverMm: 0, ...now });
+    const now = dryShare(came);
+    return pieceScene(plan.value.form, { foldOverMm: 0, ...(now ? { now } : {}) });
   }, [plan, came]);
   if (!plan.ok || !came || !scene) return <p className="p-4">The plan has to be mended first.</p>;
   return (

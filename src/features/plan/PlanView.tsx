@@ -4,6 +4,7 @@ import { ISSUES, issueText } from '../../core/issues';
 import { makePlan, type Plan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import type { EdgeSurplus } from '../../core/forms/formKind';
+import { EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
@@ -56,9 +57,6 @@ const Warnings = ({ plan }: { readonly plan: Plan }) =>
     </ul>
   );
 
-/** Above this the felter is told to work the edge more than the rest; the warning comes later, at 1.25. */
-const EDGE_TELLS = 1.1;
-
 /** How much longer the folded edge is than the middle it must become. */
 const FoldedEdge = ({ surplus, units }: { readonly surplus: EdgeSurplus; readonly units: UnitSystem }) => {
   const { ratio, edgeMm, middleMm } = surplus;
@@ -66,7 +64,7 @@ const FoldedEdge = ({ surplus, units }: { readonly surplus: EdgeSurplus; readonl
     <div className="flex w-full items-start gap-1 text-[13px] text-chalk">
       <p className="flex-1">
         The folded edge is {ratio.toFixed(2)} times as long as the middle
-        {ratio > EDGE_TELLS ? ': rub and roll the edge most.' : '.'}
+        {ratio > EDGE_SURPLUS.tells ? ': rub and roll the edge most.' : '.'}
       </p>
       <Why of="the folded edge">
         <p>

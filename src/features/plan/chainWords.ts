@@ -28,7 +28,7 @@ export const LINK: Readonly<
 
 export const ORIGIN_WORDS: Readonly<Record<Origin, string>> = {
   pinned: 'pinned by you',
-  given: 'given by you, gives way when it must',
+  given: 'given, gives way when it must',
   usual: 'usual for this form (common practice), until you type another',
   follows: 'follows from the others',
   assumed: 'assumed until it is fixed',

@@ -20,7 +20,7 @@ const WoolRow = ({ wool }: { readonly wool: Wool }) => {
   const { tell } = useNotify();
   const known = useExperience(wool.id);
   const put = (more: Partial<Wool>, label: string): void =>
-    change(wool.id, w => ({ ...w, ...more }), { label, key: `${wool.id}.${label}` });
+    change(wool.id, w => ({ ...w, ...more }), { label, key: label });
   const remove = (): void => {
     put({ deletedAt: nowIso() }, `take ${wool.name} off the shelf`);
     tell({

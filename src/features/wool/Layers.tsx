@@ -1,6 +1,5 @@
-import type { FormPlan } from '../../core/forms/formKind';
 import { layerDirection } from '../../core/wool/layerDirection';
-import type { Role } from '../../drawing/scene';
+import type { Role, Scene } from '../../drawing/scene';
 import { Choice } from '../../ui/Choice';
 
 const HATCH_MM = 9;
@@ -26,14 +25,11 @@ export const LayerPattern = ({ colour, deg }: { readonly colour: string; readonl
   </defs>
 );
 
-/** The wool outline is filled with the shown layer; where there is no fold-over, the laid one. */
-export const filled =
-  (form: FormPlan) =>
-  (role: Role): string | undefined =>
-    role ===
-    (form.outlineIs === 'resist' && form.faces[0]?.woolMm2 !== form.faces[0]?.netMm2 ? 'wool' : 'laid')
-      ? 'url(#layer)'
-      : undefined;
+/** Fills where the wool lies with the shown layer: its own outline where there is a fold-over, else the laid one. */
+export const layerFill = (scene: Scene): ((role: Role) => string | undefined) => {
+  const lies: Role = scene.shapes.some(s => s.role === 'wool') ? 'wool' : 'laid';
+  return role => (role === lies ? 'url(#layer)' : undefined);
+};
 
 /** Which layer is shown on the drawing. */
 export const LayerChoice = ({

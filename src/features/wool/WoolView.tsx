@@ -11,7 +11,7 @@ import { reader } from '../../ui/readers';
 import { StageLayout } from '../../ui/StageLayout';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
-import { filled, LayerChoice, LayerPattern } from './Layers';
+import { layerFill, LayerChoice, LayerPattern } from './Layers';
 import { scaleMass } from './scaleMass';
 import { Totals } from './Totals';
 import { WallSection } from './WallSection';
@@ -153,7 +153,7 @@ export const WoolView = () => {
             units={units}
             label="Where the wool lies"
             showMarks={false}
-            fillOf={filled(form)}
+            fillOf={layerFill(scene)}
             under={() => (
               <LayerPattern colour={colour} deg={tableAngle(form.alongOnTable, layerDirection(shown))} />
             )}

@@ -3,7 +3,7 @@ import { benchState } from '../../core/cycles/benchState';
 import { meanProgress, nowShare, type Stage, stageOf } from '../../core/cycles/stageOf';
 import { progressForecast } from '../../core/forecast/progressForecast';
 import type { Plan } from '../../core/plan/makePlan';
-import { outcome, type Outcome } from '../../core/plan/outcome';
+import { dryShare, outcome } from '../../core/plan/outcome';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene, type Scene } from '../../drawing/scene';
@@ -21,10 +21,6 @@ export interface Laid {
   readonly progress: number | null;
   readonly wool: Wool | null;
 }
-
-/** Dry length as a share of the laid one, per direction. */
-const dryShare = ({ along, across }: Outcome) =>
-  along === null || across === null ? null : { along: 1 - along, across: 1 - across };
 
 /** Works out how a piece lies on the table now. */
 export const laidOut = (piece: Piece, log: readonly Entry[], wool: Wool | null): Laid => {

@@ -1,12 +1,13 @@
 import { type CSSProperties, useMemo } from 'react';
 import { Link } from 'react-router';
 import { issueText } from '../../core/issues';
+import { MM_PER_INCH } from '../../core/units/constants';
 import { useLogs } from '../../session/useLogs';
 import { usePieces, useSettings, useWools } from '../../session/useRecords';
 import { useStore } from '../../session/storeContext';
 import { buttonClass } from '../../ui/Button';
-import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
 import { useTitle } from '../../ui/useTitle';
+import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
 const LARGEST_PX = 300;
@@ -21,7 +22,7 @@ const largestMm = (all: readonly Laid[]): number =>
   );
 
 const ScaleBar = ({ pxPerMm, imperial }: { readonly pxPerMm: number; readonly imperial: boolean }) => {
-  const mm = imperial ? 304.8 : 200;
+  const mm = imperial ? 12 * MM_PER_INCH : 200;
   return (
     <p className="flex items-center gap-2 text-[13px] text-chalk">
       <svg width={mm * pxPerMm + 2} height={10} aria-hidden="true">
@@ -38,7 +39,7 @@ const ScaleBar = ({ pxPerMm, imperial }: { readonly pxPerMm: number; readonly im
 
 /** The light grid of the table, to the same scale: squares of 10 cm or 6 in. */
 const grid = (pxPerMm: number, imperial: boolean): CSSProperties => {
-  const px = (imperial ? 152.4 : 100) * pxPerMm;
+  const px = (imperial ? 6 * MM_PER_INCH : 100) * pxPerMm;
   const line = 'var(--grid) 1px, transparent 1px';
   return {
     backgroundImage: `linear-gradient(${line}), linear-gradient(90deg, ${line})`,
