@@ -85,7 +85,7 @@ test.describe('one piece from wish to record', () => {
     const handle = page.getByRole('slider', { name: 'Body girth' });
     await tabTo(page, handle);
     await press('ArrowUp');
-    await expect(field(page, 'Body girth')).toHaveValue('25.5');
+    await expect(field(page, 'Body girth')).toHaveValue('26.0');
     await set('Thickness', '4');
     await expect(field(page, 'Wool in all')).not.toHaveValue('');
 
@@ -229,7 +229,7 @@ test.describe('the plan', () => {
     await page.getByRole('button', { name: 'Add a place' }).click();
     await expect(field(page, 'Place 6')).toHaveValue('50.0');
     await type(page, 'Girth 6', '36');
-    await expect(field(page, 'Finished length')).toHaveValue('50');
+    await expect(field(page, 'Finished length on the wall')).toHaveValue('50');
     await page.getByRole('button', { name: 'Remove the last' }).click();
     await expect(field(page, 'Place 6')).toBeHidden();
     await page.getByRole('button', { name: 'Undo' }).click();

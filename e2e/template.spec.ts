@@ -113,7 +113,7 @@ test('Letter paper has Letter’s size, and its notes end before the margin', as
   await page.getByRole('textbox', { name: 'Body girth', exact: true }).fill('20');
   await page.keyboard.press('Enter');
   await stage(page, 'Template').click();
-  await expect(page.getByText('upright')).toBeVisible();
+  await expect(page.getByText('1 across, 3 down, upright')).toBeVisible();
   await page.getByRole('radio', { name: 'Letter' }).click();
   const pdf = await save(page, 'Save PDF');
   expect(execFileSync('pdfinfo', [pdf], { encoding: 'utf8' })).toMatch(/\(letter\)/i);

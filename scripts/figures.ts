@@ -39,7 +39,11 @@ const planOf500 = (sizeFollows: boolean): void => {
     );
   const ctx = {
     acrossRatio: 0.9,
+    body: 'sheet' as const,
+    pieces: 1,
     faces: 2,
+    volumeCm3: () => Number.NaN,
+    volumeNeedsShrinkage: false,
     keptShare: 0.97,
     nominalSizeMm: 300,
     laidAreaM2: (size: number, s: { along: number; across: number }) =>

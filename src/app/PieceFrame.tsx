@@ -1,5 +1,7 @@
+import { useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { PlanInput } from '../core/plan/planInput';
+import { AgainDialog } from '../features/again/AgainDialog';
 import { download, fileName } from '../files/download';
 import { onePiece, writeWorkshopFile } from '../files/workshopFile';
 import type { Entry } from '../records/entry';
@@ -55,15 +57,18 @@ const usePieceActs = (piece: Piece) => {
       )
       .catch(failed);
   };
-  const again = (): void => {
-    const copy = newPiece({
-      id: newId(),
-      name: `${piece.name}, again`,
-      now: nowIso(),
-      plan: piece.plan,
-      woolId: piece.woolId,
-      shrinkageFrom: piece.shrinkageFrom,
-    });
+  const again = (plan: PlanInput = piece.plan, woolId: string | null = piece.woolId): void => {
+    const copy = withPlan(
+      newPiece({
+        id: newId(),
+        name: `${piece.name}, again`,
+        now: nowIso(),
+        plan: piece.plan,
+        woolId,
+        shrinkageFrom: piece.shrinkageFrom,
+      }),
+      plan,
+    );
     add(copy).then(() => navigate(`/pieces/${copy.id}/plan`), failed);
   };
   const remove = (): void => {
@@ -81,8 +86,11 @@ const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change:
   const { save, again, remove } = usePieceActs(piece);
   const roomy = useRoomy('lg');
   const atBench = useAtBench();
+  const { units } = useSettings();
+  const [otherwise, setOtherwise] = useState(false);
   const acts = [
-    { text: 'Make again', run: again },
+    { text: 'Make again', run: () => again() },
+    { text: 'Another size', run: () => setOtherwise(true) },
     { text: 'Save piece', run: save },
     { text: 'Delete', run: remove },
   ];
@@ -121,6 +129,18 @@ const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change:
             <Menu label="More" items={acts} />
           )}
         </div>
+      )}
+      {otherwise && (
+        <AgainDialog
+          piece={piece}
+          units={units}
+          open={otherwise}
+          onOpenChange={setOtherwise}
+          onMake={(plan, woolId) => {
+            setOtherwise(false);
+            again(plan, woolId);
+          }}
+        />
       )}
     </div>
   );

@@ -53,6 +53,46 @@ export const ISSUES = {
     cause: 'The flat outline is longer along its fold than down its middle.',
     remedy: 'Work the folded edge hardest, or make the form slimmer.',
   },
+  OUTLINE_NOT_NUMBERS: {
+    message: 'A point of the outline is not a pair of numbers.',
+    cause: 'A damaged file, or a transform that divides by nothing.',
+    remedy: 'Mend the point that is named.',
+  },
+  OUTLINE_TOO_MANY: {
+    message: 'The outline has more points than can be read.',
+    cause: 'A scan or trace that was never simplified.',
+    remedy: 'Simplify the outline in the program that drew it.',
+  },
+  OUTLINE_TOO_LARGE: {
+    message: 'The outline is larger than any table.',
+    cause: 'Most often a unit is wrong: pixels or inches read as something larger.',
+    remedy: 'Keep it within 5 m, or give the file its size in mm.',
+  },
+  OUTLINE_EMPTY: {
+    message: 'The outline encloses nothing.',
+    cause: 'Fewer than three different points, or all on one line.',
+    remedy: 'Draw a closed outline.',
+  },
+  OUTLINE_CROSSES: {
+    message: 'The outline crosses itself.',
+    cause: 'Two of its edges cross or touch, so that inside and outside cannot be told apart.',
+    remedy: 'Move the points at the place that is named.',
+  },
+  OUTLINE_OPEN: {
+    message: 'The outline is not closed.',
+    cause: 'Its last point does not meet its first.',
+    remedy: 'Close the path in the program that drew it.',
+  },
+  SVG_UNREADABLE: {
+    message: 'This file cannot be read as SVG.',
+    cause: 'It was cut short, or is another kind of file.',
+    remedy: 'Choose an SVG file with a closed path.',
+  },
+  SVG_NO_OUTLINE: {
+    message: 'No outline was found in this file.',
+    cause: 'It holds only text, pictures, hidden or linked parts.',
+    remedy: 'Turn what is drawn into a path in the program that drew it.',
+  },
   FILE_NOT_JSON: {
     message: 'This file cannot be read as JSON.',
     cause: 'It was cut short, or is another kind of file.',

@@ -20,3 +20,19 @@ export const LOPSIDED_PROGRESS = 0.12;
 export const EDGE_SURPLUS = { tells: 1.1, warns: 1.25 } as const;
 /** A reading that is this much longer than the one before is questioned (common practice). */
 export const GREW_QUESTION = 0.03;
+/** A curve is drawn as straight pieces no further than this from it, mm: finer than a pen on plastic. */
+export const CURVE_FLATNESS_MM = 0.05;
+/** Points of an outline closer than this are one and the same, mm. */
+export const SAME_POINT_MM = 0.001;
+/** An outline that encloses less is no piece of felt, mm². */
+export const SMALLEST_OUTLINE_MM2 = 1;
+/** The largest outline, mm: as long as a large table. */
+export const LARGEST_OUTLINE_MM = 5000;
+/** The most points an outline may be read with; it is thinned to what a pen can follow. */
+export const MOST_OUTLINE_POINTS = 200_000;
+/** An outline read from a file is thinned as long as it moves no further than this, mm. */
+export const THINNED_MM = 0.05;
+/** Points of an outline that move its fold-over by less than this are left out of the offset, mm. */
+export const FOLD_THINNED_MM = 0.02;
+/** The most points of an outline that is kept and edited; more are thinned when it is read in. */
+export const MOST_DRAWN_POINTS = 2000;

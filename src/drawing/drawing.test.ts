@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { FORM_KINDS } from '../core/forms/registry';
 import { makePlan, type Plan } from '../core/plan/makePlan';
 import { templateSvg } from '../files/templateSvg';
-import { newPlan } from '../records/piece';
+import { newPlan } from '../core/plan/newPlan';
+import { boundsOf } from '../core/outline/polygon';
 import { LINE_LOOK } from './lineLook';
 import { tableAngle, turnFor } from './orient';
 import { svgPathData } from './pathSink';
@@ -17,7 +18,7 @@ const plans: readonly Plan[] = FORM_KINDS.flatMap(kind => {
   return plan.ok ? [plan.value] : [];
 });
 const templateOf = (plan: Plan, name = 'A piece') =>
-  makeTemplate(plan, { name, date: '2026-03-01', foldOverMm: 15, units: 'metric' });
+  makeTemplate(plan, { name, date: '2026-03-01', foldOverMm: 15, pieces: 1, units: 'metric' });
 
 describe('paths', () => {
   it('are written with moves, lines and a close, rounded only here', () => {
@@ -49,7 +50,8 @@ describe('the table', () => {
         s => s.role,
       );
       expect(roles).toEqual(expect.arrayContaining(['laid', 'now', 'wanted']));
-      expect(roles.includes('mouth')).toBe(plan.form.outlineIs === 'resist');
+      const open = plan.form.faces[0]?.outline.open ?? [];
+      expect(roles.includes('mouth')).toBe(open.includes(true) && open.includes(false));
     }
   });
 
@@ -133,9 +135,9 @@ describe('the template as SVG', () => {
       const xs = numbers.map(([x]) => x ?? 0);
       const ys = numbers.map(([, y]) => y ?? 0);
       const drawn = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
-      const laid = plan.form.gauges.slice(0, 2).map(g => Number(g.laidMm));
+      const box = boundsOf(plan.form.laid.points);
+      const laid = [box.maxX - box.minX, box.maxY - box.minY];
       const along = plan.form.alongOnTable === 'right' ? 0 : 1;
-      // The disc's sides are pushed out by 1 in 10 000 to keep its area.
       expect((drawn[along] ?? 0) / (laid[0] ?? 1)).toBeCloseTo(1, 3);
       expect((drawn[1 - along] ?? 0) / (laid[1] ?? 1)).toBeCloseTo(1, 3);
     }

@@ -16,5 +16,8 @@ export const LINE_LOOK: Readonly<Record<Role, LineLook>> = {
   wool: { name: 'wool with fold-over', ink: '#55636b', weightMm: 0.25, dashMm: [] },
   mouth: { name: 'mouth, stays open', ink: '#1d4f8c', weightMm: 1.1, dashMm: [] },
   gauge: { name: 'gauge line', ink: '#55636b', weightMm: 0.25, dashMm: [] },
+  fold: { name: 'fold line', ink: '#111111', weightMm: 0.3, dashMm: [8, 2, 1, 2] },
+  opening: { name: 'cut out of the resist', ink: '#1d4f8c', weightMm: 0.35, dashMm: [] },
+  hardest: { name: 'work this edge hardest', ink: '#7a5b00', weightMm: 1.6, dashMm: [1, 3] },
   cut: { name: 'cut', ink: '#111111', weightMm: 0.4, dashMm: [1, 1] },
 };

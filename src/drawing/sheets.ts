@@ -1,12 +1,16 @@
 import type { Box, Point } from '../core/outline/polygon';
 
-/** Paper, mm, upright. A4: ISO 216. Letter: 8.5 × 11 in (ANSI/ASME Y14.1 size A). Both from memory. */
+/** Paper, mm, upright. A4, A3: ISO 216. Letter, Tabloid: 8.5 × 11 and 11 × 17 in (ANSI/ASME Y14.1 A and B). From memory. */
 export const PAPERS = {
   a4: { name: 'A4', width: 210, height: 297 },
+  a3: { name: 'A3', width: 297, height: 420 },
   letter: { name: 'Letter', width: 215.9, height: 279.4 },
+  tabloid: { name: 'Tabloid', width: 279.4, height: 431.8 },
 } as const;
 export type PaperName = keyof typeof PAPERS;
-export const PAPER_NAMES: readonly PaperName[] = ['a4', 'letter'];
+export const PAPER_NAMES: readonly PaperName[] = ['a4', 'a3', 'letter', 'tabloid'];
+/** Which way paper lies; `auto` takes fewer sheets, upright when equal. */
+export type Orientation = 'auto' | 'upright' | 'lying';
 
 /** Printers leave about 5 mm blank; 10 mm is safe (common practice). */
 const MARGIN_MM = 10;
@@ -103,8 +107,9 @@ const joinMarks = (grid: { start: Point; step: Point; rows: number; columns: num
   return marks;
 };
 
-/** Divides a drawing over sheets of paper, upright or lying, whichever takes fewer; upright when equal. */
-export const planSheets = (box: Box, paper: PaperName): SheetPlan => {
+/** Divides a drawing over sheets of paper, upright or lying, as asked or whichever takes fewer. */
+export const planSheets = (box: Box, paper: PaperName, orientation: Orientation = 'auto'): SheetPlan => {
+  if (orientation !== 'auto') return planFor(box, paper, orientation === 'lying');
   const upright = planFor(box, paper, false);
   const lying = planFor(box, paper, true);
   return lying.sheets.length < upright.sheets.length ? lying : upright;

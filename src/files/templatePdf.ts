@@ -1,7 +1,15 @@
 import { jsPDF } from 'jspdf';
 import { LINE_LOOK } from '../drawing/lineLook';
 import { drawPoints } from '../drawing/pathSink';
-import { marksOn, PAPERS, type PaperName, planSheets, type Sheet, type SheetPlan } from '../drawing/sheets';
+import {
+  marksOn,
+  type Orientation,
+  PAPERS,
+  type PaperName,
+  planSheets,
+  type Sheet,
+  type SheetPlan,
+} from '../drawing/sheets';
 import type { Template } from '../drawing/template';
 
 const CHECK_MM = 100;
@@ -74,7 +82,7 @@ const joining = (page: Page): void => {
 /** The foot: check ruler, sheet number, where it belongs, piece. */
 const foot = (page: Page): void => {
   const { doc, plan, sheet, template } = page;
-  const y = plan.pageMm.height - 18;
+  const y = plan.pageMm.height - 20;
   const x = plan.origin.x;
   doc.setDrawColor('#000000');
   doc.setLineWidth(0.3);
@@ -91,7 +99,7 @@ const foot = (page: Page): void => {
     y: y - 0.5,
     sizeMm: 4.5,
   });
-  template.notes.forEach((note, i) => words(page, note, { x, y: y + 7.2 + i * 3.4, sizeMm: 2.6 }));
+  template.notes.forEach((note, i) => words(page, note, { x, y: y + 6.8 + i * 3.1, sizeMm: 2.5 }));
 };
 
 /**
@@ -103,11 +111,12 @@ export const templatePdf = (
   template: Template,
   options: {
     readonly paper: PaperName;
+    readonly orientation: Orientation;
     readonly fontBase64: string;
     readonly onSheet?: (done: number, of: number) => void;
   },
 ): ArrayBuffer => {
-  const plan = planSheets(template.box, options.paper);
+  const plan = planSheets(template.box, options.paper, options.orientation);
   const format: [number, number] = [plan.pageMm.width, plan.pageMm.height];
   const orientation = plan.landscape ? 'landscape' : 'portrait';
   const doc = new jsPDF({ unit: 'mm', format, orientation, compress: true });

@@ -4,7 +4,7 @@ import type { Template } from '../drawing/template';
 
 const CHECK_MM = 100;
 const AROUND_MM = 10;
-const FOOT_MM = 32;
+const FOOT_MM = 38;
 const escape = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
 const round = (v: number): number => Number(v.toFixed(3));

@@ -1,16 +1,32 @@
 import { z } from 'zod';
 import { CHAIN } from '../core/chain/quantities';
-import type { FormKind } from '../core/forms/formKind';
+import { MOST_DRAWN_POINTS } from '../core/tolerances';
+import type { DrawnOutline } from '../core/outline/drawn';
 import type { PlanInput } from '../core/plan/planInput';
-import { USUAL } from '../core/plan/usual';
 import { Id, IsoTime, kept, NotNegative, Positive, Reading } from './common';
-import type { Migration, RecordSpec } from './migrate';
+import { isObject, type Migration, type RecordSpec } from './migrate';
 
 const Link = z.enum(CHAIN);
 const Share = z.number().min(0).lt(0.95);
 
+const Coordinate = z.number().min(-1e5).max(1e5);
+const OutlineSchema: z.ZodType<DrawnOutline> = z.object({
+  points: z
+    .array(z.object({ x: Coordinate, y: Coordinate, round: z.boolean() }))
+    .min(2)
+    .max(MOST_DRAWN_POINTS),
+  open: z.array(z.number().int().min(0).max(MOST_DRAWN_POINTS)),
+  mirrored: z.boolean(),
+});
+
 const PlanSchema: z.ZodType<PlanInput> = z.object({
-  form: z.object({ kind: z.string().max(64), measures: z.record(z.string().max(64), NotNegative) }),
+  form: z.object({
+    kind: z.string().max(64),
+    measures: z.record(z.string().max(64), NotNegative),
+    outline: OutlineSchema.nullable(),
+    measuredOn: z.enum(['inside', 'outside']),
+  }),
+  pieces: z.number().int().min(1).max(9999),
   shrinkage: z.object({ along: Share, across: Share }),
   pinned: z.array(Link),
   given: z.array(Link),
@@ -32,7 +48,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(1),
+  version: z.literal(2),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -51,26 +67,52 @@ const PieceSchema = z.object({
 /** A piece: its name, what was decided about it, and what came of it. What was done is in its log. */
 export type Piece = z.infer<typeof PieceSchema>;
 
-export const PIECE_MIGRATIONS: readonly Migration[] = [];
+/** Until version 2 a bottle sleeve and a cosy had their wall height for a size; since then, the whole length on the wall. */
+const LENGTH_ON_WALL: Readonly<Record<string, (m: Record<string, number>) => number>> = {
+  'bottle-sleeve': m =>
+    (m['body'] ?? 0) / (2 * Math.PI) + (m['height'] ?? 0) + (m['shoulder'] ?? 0) + (m['collar'] ?? 0),
+  cosy: m => (m['crown'] ?? 0) + (m['height'] ?? 0),
+};
+
+const numbers = (raw: unknown): Record<string, number> =>
+  isObject(raw)
+    ? Object.fromEntries(Object.entries(raw).filter((e): e is [string, number] => typeof e[1] === 'number'))
+    : {};
+
+/** One piece, measured inside, of a form without allowances: what every plan was before these could be said. */
+const addPiecesOutlineAndEase = (old: Record<string, unknown>): Record<string, unknown> => {
+  const plan = isObject(old['plan']) ? old['plan'] : {};
+  const form = isObject(plan['form']) ? plan['form'] : {};
+  const kind = String(form['kind']);
+  const measures = numbers(form['measures']);
+  const added: Record<string, number> =
+    kind in LENGTH_ON_WALL ? { ease: 0 } : kind === 'disc' ? { over: 0 } : {};
+  const chain = numbers(plan['chain']);
+  const length = LENGTH_ON_WALL[kind]?.(measures);
+  const { laidSize } = chain;
+  const longer =
+    length === undefined || laidSize === undefined || !measures['height']
+      ? {}
+      : { laidSize: (laidSize * length) / measures['height'] };
+  return {
+    ...old,
+    plan: {
+      ...plan,
+      pieces: 1,
+      chain: { ...chain, ...longer },
+      form: { ...form, measures: { ...measures, ...added }, outline: null, measuredOn: 'inside' },
+    },
+  };
+};
+
+export const PIECE_MIGRATIONS: readonly Migration[] = [
+  { version: 2, name: 'AddPiecesOutlineAndEase', up: addPiecesOutlineAndEase },
+];
 export const pieceSpec: RecordSpec<Piece> = {
   kind: 'piece',
   schema: PieceSchema,
   migrations: PIECE_MIGRATIONS,
 };
-
-/** The plan a piece of a form begins with. */
-export const newPlan = (kind: FormKind, shrinkage?: { along: number; across: number }): PlanInput => ({
-  form: { kind: kind.kind, measures: kind.defaults },
-  shrinkage: shrinkage ?? { along: USUAL.shrinkage, across: USUAL.shrinkage },
-  pinned: [],
-  given: ['size', 'shrinkage', 'layers', 'thickness', 'firmness'],
-  chain: { layers: kind.usual.layers, thickness: kind.usual.thicknessMm, firmness: kind.usual.firmness },
-  foldOverMm: kind.faces > 1 ? USUAL.foldOverMm : 0,
-  resistMm: 0,
-  keptShare: USUAL.keptShare,
-  reserveShare: USUAL.reserveShare,
-  scaleStepG: USUAL.scaleStepG,
-});
 
 /** A new piece. Time and name are passed in. */
 export const newPiece = (of: {
@@ -82,7 +124,7 @@ export const newPiece = (of: {
   readonly shrinkageFrom?: Piece['shrinkageFrom'];
 }): Piece => ({
   kind: 'piece',
-  version: 1,
+  version: 2,
   id: of.id,
   createdAt: of.now,
   updatedAt: of.now,

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { disc } from '../core/forms/disc';
+import { disc } from '../core/forms/kinds/disc';
 import { entrySpec, ENTRY_MIGRATIONS } from './entry';
 import { currentVersion, joinPath, loadRecord, type RecordSpec } from './migrate';
-import { newPiece, newPlan, PIECE_MIGRATIONS, pieceSpec } from './piece';
+import { newPlan } from '../core/plan/newPlan';
+import { newPiece, PIECE_MIGRATIONS, pieceSpec } from './piece';
 import { DEFAULT_SETTINGS, SETTINGS_MIGRATIONS, settingsSpec } from './settings';
 import { newWool, WOOL_MIGRATIONS, woolSpec } from './wool';
 

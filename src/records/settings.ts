@@ -2,12 +2,22 @@ import { z } from 'zod';
 import { CUSHIONS, PRESSURES } from '../core/cycles/entry';
 import type { Migration, RecordSpec } from './migrate';
 
+/** Papers that templates are printed on. */
+const PAGE_NAMES = ['a4', 'a3', 'letter', 'tabloid'] as const;
+
+/** What a dragged length snaps to, coarsest first: 1 cm, ½ cm, 1 mm; or ½, ¼, ⅛ in. */
+export const SNAP_NAMES = ['whole', 'half', 'fine'] as const;
+
 const SettingsSchema = z.object({
   kind: z.literal('settings'),
-  version: z.literal(1),
+  version: z.literal(2),
   units: z.enum(['metric', 'imperial']),
   theme: z.enum(['system', 'light', 'dark']),
-  page: z.enum(['a4', 'letter']),
+  page: z.enum(PAGE_NAMES),
+  /** Which way paper lies; `auto` takes fewer sheets. */
+  orientation: z.enum(['auto', 'upright', 'lying']),
+  /** What lengths dragged on the table snap to: whole or half centimetres, or as fine as a tape. */
+  snap: z.enum(SNAP_NAMES),
   /** Rolls that one tap logs. */
   setOfRolls: z.number().int().min(1).max(1000),
   cushion: z.enum(CUSHIONS),
@@ -19,7 +29,9 @@ const SettingsSchema = z.object({
 /** How this browser shows and does things. Lives in the browser, not in exported files. */
 export type Settings = z.infer<typeof SettingsSchema>;
 
-export const SETTINGS_MIGRATIONS: readonly Migration[] = [];
+export const SETTINGS_MIGRATIONS: readonly Migration[] = [
+  { version: 2, name: 'AddOrientationAndSnap', up: old => ({ ...old, orientation: 'auto', snap: 'half' }) },
+];
 export const settingsSpec: RecordSpec<Settings> = {
   kind: 'settings',
   schema: SettingsSchema,
@@ -28,10 +40,12 @@ export const settingsSpec: RecordSpec<Settings> = {
 
 export const DEFAULT_SETTINGS: Settings = {
   kind: 'settings',
-  version: 1,
+  version: 2,
   units: 'metric',
   theme: 'system',
   page: 'a4',
+  orientation: 'auto',
+  snap: 'half',
   setOfRolls: 30,
   cushion: 'bubble',
   pressure: 'arms',

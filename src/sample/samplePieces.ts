@@ -1,9 +1,9 @@
-import { bottleSleeve } from '../core/forms/bottleSleeve';
-import { cosy } from '../core/forms/cosy';
-import { disc } from '../core/forms/disc';
+import { bottleSleeve } from '../core/forms/kinds/bottleSleeve';
+import { cosy } from '../core/forms/kinds/cosy';
+import { disc } from '../core/forms/kinds/disc';
 import type { FormKind, Measures } from '../core/forms/formKind';
-import { girthStations } from '../core/forms/girthStations';
-import { rectangle } from '../core/forms/rectangle';
+import { girthStations } from '../core/forms/kinds/girthStations';
+import { rectangle } from '../core/forms/kinds/rectangle';
 import type { PlanInput } from '../core/plan/planInput';
 import { measure, pinch, roll, round, rub, type Step, wet } from './steps';
 
@@ -62,7 +62,7 @@ export const PIECES: readonly SamplePiece[] = [
     id: 'sample-brick-sleeve',
     name: 'Brick bottle sleeve',
     kind: bottleSleeve,
-    measures: { body: 255, height: 205, shoulder: 45, neck: 135, collar: 30 },
+    measures: { body: 255, height: 205, shoulder: 45, neck: 135, collar: 30, ease: 0 },
     woolId: 'wool-brick',
     hoursAgo: 420,
     change: { shrinkage: { along: 0.36, across: 0.33 } },
@@ -90,7 +90,7 @@ export const PIECES: readonly SamplePiece[] = [
     id: 'sample-kelp-cosy',
     name: 'Kelp cosy, four cups',
     kind: cosy,
-    measures: { girth: 540, crown: 130, height: 110, hem: 580 },
+    measures: { girth: 540, crown: 130, height: 110, hem: 580, ease: 0 },
     woolId: 'wool-kelp',
     hoursAgo: 5,
     steps: [
@@ -173,7 +173,7 @@ export const PIECES: readonly SamplePiece[] = [
     id: 'sample-press-cosy',
     name: 'Cosy for the small press',
     kind: cosy,
-    measures: { girth: 330, crown: 70, height: 150, hem: 330 },
+    measures: { girth: 330, crown: 70, height: 150, hem: 330, ease: 0 },
     woolId: 'wool-brick',
     hoursAgo: 1,
     change: { chain: { layers: 3, thickness: 4, firmness: 0.2 } },

@@ -1,7 +1,8 @@
 import { makePlan, type Plan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
 import type { Entry } from '../records/entry';
-import { newPiece, newPlan, type Piece } from '../records/piece';
+import { newPlan } from '../core/plan/newPlan';
+import { newPiece, type Piece } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
 import { newWool, type Wool } from '../records/wool';
 import { PIECES, type SamplePiece } from './samplePieces';
@@ -58,7 +59,7 @@ const planOf = (sample: SamplePiece): PlanInput => {
   return {
     ...base,
     ...sample.change,
-    form: { kind: sample.kind.kind, measures: sample.measures ?? sample.kind.defaults },
+    form: { ...base.form, measures: { ...sample.kind.defaults, ...sample.measures } },
   };
 };
 

@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { disc } from '../core/forms/disc';
-import { newPiece, newPlan } from '../records/piece';
+import { disc } from '../core/forms/kinds/disc';
+import { newPlan } from '../core/plan/newPlan';
+import { newPiece } from '../records/piece';
 import { newWool } from '../records/wool';
 import { memoryStore } from '../store/memoryStore';
 import { noteAhead, replay } from './journal';

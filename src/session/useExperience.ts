@@ -8,7 +8,7 @@ import { usePieces } from './useRecords';
 const shownBy = (piece: Piece): { along: number | null; across: number | null } => {
   const plan = planOf(piece.plan);
   if (!plan.ok) return { along: null, across: null };
-  const { along, across } = outcome(plan.value.form, piece.result, plan.value.weigh?.total ?? null);
+  const { along, across } = outcome(plan.value.form, piece.result, plan.value.laidGramsEach);
   return { along, across };
 };
 

@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { afterEach, describe, expect, it } from 'vitest';
-import { disc } from '../core/forms/disc';
+import { disc } from '../core/forms/kinds/disc';
 import type { Entry } from '../records/entry';
-import { newPiece, newPlan, type Piece } from '../records/piece';
+import { newPlan } from '../core/plan/newPlan';
+import { newPiece, type Piece } from '../records/piece';
 import { newWool } from '../records/wool';
 import { idbStore } from './idbStore';
 import { memoryStore } from './memoryStore';

@@ -12,7 +12,7 @@ export const StageLayout = (props: {
     </div>
     <section
       aria-label={props.label}
-      className="border-t-2 border-ink bg-steam px-4 py-3 lg:w-[27rem] lg:shrink-0 lg:overflow-y-auto lg:border-t-0 lg:border-l-2"
+      className="relative border-t-2 border-ink bg-steam px-4 py-3 lg:w-[27rem] lg:shrink-0 lg:overflow-y-auto lg:border-t-0 lg:border-l-2"
     >
       {props.instruments}
     </section>

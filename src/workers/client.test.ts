@@ -24,6 +24,7 @@ const say = (worker: WorkerLike, answer: Answer): void =>
 const ASK = {
   template: { title: 't', shapes: [], words: [], notes: [], box: { minX: 0, minY: 0, maxX: 1, maxY: 1 } },
   paper: 'a4',
+  orientation: 'auto',
 } as const;
 
 describe('the worker client', () => {

@@ -1,5 +1,6 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import { issue } from '../core/issues';
+import { readSvgOutlines } from '../files/svgOutlines';
 import { templatePdf } from '../files/templatePdf';
 import type { Answer, Ask } from './protocol';
 
@@ -16,9 +17,13 @@ const toBase64 = (buffer: ArrayBuffer): string => {
 
 const font = async (): Promise<string> => toBase64(await (await fetch(fontUrl)).arrayBuffer());
 
-const work = async ({ id, ask }: Ask): Promise<void> => {
-  const buffer = templatePdf(ask.template, {
-    paper: ask.paper,
+const work = async (asked: Ask): Promise<void> => {
+  const { id } = asked;
+  if (asked.job === 'svgOutlines') return say({ id, type: 'done', answer: readSvgOutlines(asked.ask.text) });
+  const { template, paper, orientation } = asked.ask;
+  const buffer = templatePdf(template, {
+    paper,
+    orientation,
     fontBase64: await font(),
     onSheet: (done, of) => say({ id, type: 'progress', done, of }),
   });

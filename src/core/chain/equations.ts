@@ -6,7 +6,7 @@ import { CHAIN, type ChainContext, type ChainQuantity, type PartialChain } from 
 
 /** One relation of the chain. `residual` is ln(left/right): 0 when it holds, 0.01 when it is 1 % out. */
 export interface Equation {
-  readonly name: 'laying' | 'wool' | 'wall' | 'piles';
+  readonly name: 'laying' | 'wool' | 'wall' | 'piles' | 'solid';
   readonly links: readonly ChainQuantity[];
   readonly residual: (values: PartialChain) => number;
   /** The one unknown link from the others, or null when nothing in range does it. */
@@ -60,15 +60,32 @@ const searchSize =
     return null;
   };
 
+/** Grams of a solid: G = pieces·ρ·V/η. Source: definition of density. */
+const solidEquation = (ctx: ChainContext): Equation => {
+  const volume = (v: PartialChain): number =>
+    ctx.volumeCm3(at(v, 'size'), axisShrinkage(v.shrinkage ?? 0, ctx.acrossRatio));
+  const wool = (v: PartialChain): number => (ctx.pieces * at(v, 'firmness') * volume(v)) / ctx.keptShare;
+  const residual = (v: PartialChain): number => Math.log(at(v, 'grams') / wool(v));
+  return equation('solid', residual, {
+    grams: v => positive(wool(v)),
+    firmness: v => positive((ctx.keptShare * at(v, 'grams')) / (ctx.pieces * volume(v))),
+    size: searchSize(ctx.nominalSizeMm, residual),
+    ...(ctx.volumeNeedsShrinkage
+      ? { shrinkage: searchShrinkage(largestAlong(ctx.acrossRatio), residual) }
+      : {}),
+  });
+};
+
 /**
- * The four relations: laying (laid = size/(1−s)), wool (G = g0·A0), wall (t = η·g0/((1−sx)(1−sy)·1000·ρ)) and
- * piles (G = faces·layers·grams per layer). Source: definitions of areal weight and density.
+ * The relations of a sheet: laying (laid = size/(1−s)), wool (G = g0·A0), wall (t = η·g0/((1−sx)(1−sy)·1000·ρ)) and
+ * piles (G = faces·layers·grams per layer); grams and piles for all the pieces that are made. A solid has laying, and
+ * its grams from its volume. Source: definitions of areal weight and density.
  */
 export const chainEquations = (ctx: ChainContext): readonly Equation[] => {
   const smax = largestAlong(ctx.acrossRatio);
   const kept = (v: PartialChain): number => areaKept(axisShrinkage(at(v, 'shrinkage'), ctx.acrossRatio));
   const area = (v: PartialChain): number =>
-    ctx.laidAreaM2(at(v, 'size'), axisShrinkage(at(v, 'shrinkage'), ctx.acrossRatio));
+    ctx.pieces * ctx.laidAreaM2(at(v, 'size'), axisShrinkage(at(v, 'shrinkage'), ctx.acrossRatio));
 
   const laying = (v: PartialChain): number =>
     Math.log(at(v, 'laidSize') / (at(v, 'size') / (1 - at(v, 'shrinkage'))));
@@ -76,17 +93,19 @@ export const chainEquations = (ctx: ChainContext): readonly Equation[] => {
   const wallThickness = (v: PartialChain): number =>
     (ctx.keptShare * at(v, 'arealLaid')) / (kept(v) * 1000 * at(v, 'firmness'));
   const wall = (v: PartialChain): number => Math.log(at(v, 'thickness') / wallThickness(v));
-  const pile = (v: PartialChain): number => ctx.faces * at(v, 'layers') * at(v, 'gramsPerLayer');
+  const pile = (v: PartialChain): number => ctx.pieces * ctx.faces * at(v, 'layers') * at(v, 'gramsPerLayer');
 
+  const layingEquation = equation('laying', laying, {
+    size: v => positive(at(v, 'laidSize') * (1 - at(v, 'shrinkage'))),
+    laidSize: v => positive(at(v, 'size') / (1 - at(v, 'shrinkage'))),
+    shrinkage: v => {
+      const s = 1 - at(v, 'size') / at(v, 'laidSize');
+      return s >= 0 && s <= smax ? s : null;
+    },
+  });
+  if (ctx.body === 'solid') return [layingEquation, solidEquation(ctx)];
   return [
-    equation('laying', laying, {
-      size: v => positive(at(v, 'laidSize') * (1 - at(v, 'shrinkage'))),
-      laidSize: v => positive(at(v, 'size') / (1 - at(v, 'shrinkage'))),
-      shrinkage: v => {
-        const s = 1 - at(v, 'size') / at(v, 'laidSize');
-        return s >= 0 && s <= smax ? s : null;
-      },
-    }),
+    layingEquation,
     equation('wall', wall, {
       thickness: v => positive(wallThickness(v)),
       arealLaid: v => positive((at(v, 'thickness') * 1000 * at(v, 'firmness') * kept(v)) / ctx.keptShare),
@@ -101,8 +120,8 @@ export const chainEquations = (ctx: ChainContext): readonly Equation[] => {
     }),
     equation('piles', v => Math.log(at(v, 'grams') / pile(v)), {
       grams: v => positive(pile(v)),
-      layers: v => positive(at(v, 'grams') / (ctx.faces * at(v, 'gramsPerLayer'))),
-      gramsPerLayer: v => positive(at(v, 'grams') / (ctx.faces * at(v, 'layers'))),
+      layers: v => positive(at(v, 'grams') / (ctx.pieces * ctx.faces * at(v, 'gramsPerLayer'))),
+      gramsPerLayer: v => positive(at(v, 'grams') / (ctx.pieces * ctx.faces * at(v, 'layers'))),
     }),
   ];
 };

@@ -14,6 +14,9 @@ const GIVES_FIRST: readonly ChainQuantity[] = [
   'layers',
 ];
 
+/** Links of the chain less its relations: so many figures fix all the others. */
+const FREEDOM = { sheet: 5, solid: 3 } as const;
+
 /** Which links are held firmly (pinned by the felter), which lightly (given, may give way). The rest follow. */
 export interface Holds {
   readonly pinned: readonly ChainQuantity[];
@@ -39,7 +42,7 @@ export const giveWay = (
   { values, ctx }: { values: PartialChain; ctx: ChainContext },
 ): Holds => {
   const candidates = GIVES_FIRST.filter(link => link !== newest && holds.given.includes(link));
-  if (holds.pinned.length + holds.given.length <= 5) {
+  if (holds.pinned.length + holds.given.length <= FREEDOM[ctx.body]) {
     const now = solveChain(heldValues(holds, values), ctx);
     if (now.status === 'solved') return holds;
   }

@@ -1,7 +1,7 @@
 import { findRoot } from '../numeric/findRoot';
 import { PIN_AGREEMENT } from '../tolerances';
 import { type Equation, chainEquations, largestAlong } from './equations';
-import { CHAIN, type ChainContext, type ChainQuantity, type PartialChain } from './quantities';
+import { CHAIN, type ChainContext, type ChainQuantity, linksOf, type PartialChain } from './quantities';
 
 /** Where the relations break: the equation, and every pin that led to it. */
 export interface Break {
@@ -30,7 +30,7 @@ const supportOf = (links: readonly ChainQuantity[], support: Support): ChainQuan
 };
 
 /** Carries pins through the equations, one unknown at a time, noting which pins each value rests on. */
-const carry = (pins: PartialChain, equations: readonly Equation[]): Spread => {
+const carry = (pins: PartialChain, equations: readonly Equation[], ctx: ChainContext): Spread => {
   const values: Partial<Record<ChainQuantity, number>> = { ...pins };
   const via: Partial<Record<ChainQuantity, Equation['name']>> = {};
   const support = new Map<ChainQuantity, ReadonlySet<ChainQuantity>>();
@@ -65,7 +65,7 @@ const carry = (pins: PartialChain, equations: readonly Equation[]): Spread => {
       moved = true;
     }
   }
-  return { values, via, free: CHAIN.filter(link => values[link] === undefined), breaks, spare };
+  return { values, via, free: linksOf(ctx.body).filter(link => values[link] === undefined), breaks, spare };
 };
 
 /** Least change of a residual over all shrinkages for the shrinkage to be readable from it at all. */
@@ -77,14 +77,14 @@ const READABLE = 0.5;
  */
 const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equation[]): Spread | null => {
   const spareAt = (s: number): number =>
-    carry({ ...pins, shrinkage: s }, equations).spare[0]?.residual ?? Number.NaN;
+    carry({ ...pins, shrinkage: s }, equations, ctx).spare[0]?.residual ?? Number.NaN;
   const high = largestAlong(ctx.acrossRatio);
   const range = Math.abs(spareAt(high) - spareAt(0));
   if (!Number.isFinite(range)) return null;
   const s = range < READABLE ? null : findRoot(spareAt, { low: 0, high });
-  const equation = carry({ ...pins, shrinkage: s ?? 0 }, equations).spare[0]?.equation.name ?? 'wool';
+  const equation = carry({ ...pins, shrinkage: s ?? 0 }, equations, ctx).spare[0]?.equation.name ?? 'wool';
   if (s !== null) {
-    const closed = carry({ ...pins, shrinkage: s }, equations);
+    const closed = carry({ ...pins, shrinkage: s }, equations, ctx);
     return { ...closed, via: { ...closed.via, shrinkage: equation } };
   }
   const involved = CHAIN.filter(link => pins[link] !== undefined && link !== 'layers');
@@ -94,7 +94,7 @@ const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equatio
 /** All that follows from a set of pins. */
 export const propagate = (pins: PartialChain, ctx: ChainContext): Spread => {
   const equations = chainEquations(ctx);
-  const direct = carry(pins, equations);
+  const direct = carry(pins, equations, ctx);
   if (direct.breaks || direct.free.length === 0 || direct.values.shrinkage !== undefined) return direct;
   const torn = tear(direct.values, ctx, equations);
   return torn ? { ...torn, via: { ...direct.via, ...torn.via } } : direct;

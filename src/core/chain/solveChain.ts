@@ -1,6 +1,7 @@
 import { propagate, type Via } from './propagate';
 import {
   CHAIN,
+  linksOf,
   type ChainContext,
   type ChainQuantity,
   type ChainValues,
@@ -30,13 +31,12 @@ export type ChainSolution = {
     }
 );
 
-const full = (values: PartialChain): ChainValues | null => {
-  const { size, shrinkage, laidSize, grams, arealLaid, layers, gramsPerLayer, thickness, firmness } = values;
-  if (size === undefined || shrinkage === undefined || laidSize === undefined || grams === undefined)
-    return null;
-  if (arealLaid === undefined || layers === undefined || gramsPerLayer === undefined) return null;
-  if (thickness === undefined || firmness === undefined) return null;
-  return { size, shrinkage, laidSize, grams, arealLaid, layers, gramsPerLayer, thickness, firmness };
+const full = (values: PartialChain, ctx: ChainContext): ChainValues | null => {
+  const { size, shrinkage, laidSize, grams, firmness } = values;
+  if (size === undefined || shrinkage === undefined || laidSize === undefined) return null;
+  if (grams === undefined || firmness === undefined) return null;
+  if (linksOf(ctx.body).some(link => values[link] === undefined)) return null;
+  return { ...values, size, shrinkage, laidSize, grams, firmness };
 };
 
 const without = (pins: PartialChain, link: ChainQuantity): PartialChain =>
@@ -68,7 +68,7 @@ export const solveChain = (pins: PartialChain, ctx: ChainContext): ChainSolution
       pins: spread.breaks.pins,
       waysOut: waysOut(pins, spread.breaks.pins, ctx),
     };
-  const values = full(spread.values);
+  const values = full(spread.values, ctx);
   return values
     ? { status: 'solved', via, values }
     : { status: 'free', via, values: spread.values, free: spread.free };

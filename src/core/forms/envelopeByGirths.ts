@@ -1,7 +1,10 @@
 import { foldOver, type MarkedOutline } from '../outline/foldOver';
-import { pathLength, polygonArea, type Point } from '../outline/polygon';
-import { finishedMm, laidMm, mm } from '../quantity';
-import type { EdgeSurplus, FormPlan, Gauge, Handle, Laying } from './formKind';
+import { type Point, polygonArea } from '../outline/polygon';
+import { mm } from '../quantity';
+import { surplusAlong } from './edgeSurplus';
+import { type FormPlan, type Gauge, type Handle, type Laying, type NamedLine, PLAIN } from './formKind';
+import { gaugeLine } from './gaugeLine';
+import { profileOf } from './profile';
 
 /** A place along the piece and the girth there, finished mm, inside. Along is measured on the wall. */
 export interface Station {
@@ -9,37 +12,53 @@ export interface Station {
   readonly girth: number;
 }
 
-/** A form made of girths along an axis, the mouth at the last station. */
+/** A form made of girths along an axis. */
 export interface GirthShape {
   readonly stations: readonly Station[];
+  /** Which ends stay open; the last one, the mouth, when left out. */
+  readonly open?: { readonly start: boolean; readonly end: boolean };
   readonly handles: readonly Handle[];
   readonly alongOnTable: FormPlan['alongOnTable'];
+  /** True where it is round about its axis, and can be shown turned. */
+  readonly isRound?: boolean;
+  /** Lines to cut, given in finished mm along and across the flat form. */
+  readonly cuts?: readonly NamedLine[];
+  readonly more?: Partial<Pick<FormPlan, 'facts' | 'hints'>>;
 }
+
+const MOUTH = { start: false, end: true };
 
 const span = (stations: readonly Station[]): number => {
   const first = stations[0]?.along ?? 0;
   return (stations.at(-1)?.along ?? 0) - first;
 };
 
-/** The flat outline on a resist: half the girth wide at each station, the resist's own thickness taken off. */
-const flatOutline = (stations: readonly Station[], laying: Laying): MarkedOutline => {
-  const middle = (stations[0]?.along ?? 0) + span(stations) / 2;
-  const half = (s: Station): number =>
-    Math.max(0, (s.girth / 2) * laying.factor.across - laying.resistMm) / 2;
-  const edge = stations.map(s => ({ x: (s.along - middle) * laying.factor.along, y: half(s) }));
-  const lower = edge.map(p => ({ x: p.x, y: -p.y }));
-  const startsClosedToPoint = (edge[0]?.y ?? 0) === 0;
-  const upper = edge.toReversed();
-  const points = [...lower, ...(startsClosedToPoint ? upper.slice(0, -1) : upper)];
-  return { points, open: points.map((_, i) => i === lower.length - 1) };
+/** Where the middle of the drawing lies along the piece. */
+const middleOf = (stations: readonly Station[]): number => (stations[0]?.along ?? 0) + span(stations) / 2;
+
+/** The upper edge of the flat form: half of half the girth at each station, the resist's own thickness taken off. */
+const upperEdge = (stations: readonly Station[], laying: Laying): Point[] => {
+  const middle = middleOf(stations);
+  return stations.map(s => ({
+    x: (s.along - middle) * laying.factor.along,
+    y: Math.max(0, (s.girth / 2) * laying.factor.across - laying.resistMm) / 2,
+  }));
 };
 
-/** Length of the folded edge against the line down the middle, on the finished flat form. */
-const surplus = (stations: readonly Station[]): EdgeSurplus => {
-  const edge: Point[] = stations.map(s => ({ x: s.along, y: s.girth / 4 }));
-  const edgeMm = pathLength(edge);
-  const middleMm = span(stations);
-  return { edgeMm, middleMm, ratio: edgeMm / middleMm };
+/** The flat outline on a resist, its open ends marked. */
+const flatOutline = (edge: readonly Point[], open: { start: boolean; end: boolean }): MarkedOutline => {
+  const lower = edge.map(p => ({ x: p.x, y: -p.y }));
+  const isPoint = (p: Point | undefined): boolean => (p?.y ?? 0) === 0;
+  const upper = edge.toReversed().slice(isPoint(edge.at(-1)) ? 1 : 0, isPoint(edge[0]) ? -1 : undefined);
+  const points = [...lower, ...upper];
+  return {
+    points,
+    open: points.map(
+      (_, i) =>
+        (open.end && !isPoint(edge.at(-1)) && i === lower.length - 1) ||
+        (open.start && !isPoint(edge[0]) && i === points.length - 1),
+    ),
+  };
 };
 
 /** The widest place; the middle of it where a stretch of wall is equally wide, away from corners that felt round. */
@@ -52,72 +71,90 @@ const widest = (stations: readonly Station[]): Station => {
   return { along: ((first?.along ?? 0) + (last?.along ?? 0)) / 2, girth };
 };
 
-const gauges = (stations: readonly Station[], laying: Laying): Gauge[] => {
-  const { along: fy, across: fx } = laying.factor;
-  const start = stations[0]?.along ?? 0;
-  const length = span(stations);
+/** A mouth narrower than this share of the widest place has a gauge line of its own. */
+const NARROW = 0.98;
+
+const gauges = (stations: readonly Station[], laying: Laying, openEnd: boolean): Gauge[] => {
+  const middle = middleOf(stations);
+  const half = (span(stations) * laying.factor.along) / 2;
   const width = (id: string, name: string, s: Station): Gauge => {
-    const x = (s.along - start - length / 2) * fy;
-    const y = (s.girth / 4) * fx;
-    return {
-      id,
-      name,
-      directionDeg: 90,
-      laidMm: laidMm((s.girth / 2) * fx),
-      wantedMm: finishedMm(s.girth / 2),
-      from: { x, y: -y },
-      to: { x, y },
-    };
+    const x = (s.along - middle) * laying.factor.along;
+    const y = (s.girth / 4) * laying.factor.across;
+    return gaugeLine({ id, name, axis: 'across', wanted: s.girth / 2 }, laying, [
+      { x, y: -y },
+      { x, y },
+    ]);
   };
   const wide = widest(stations);
   const mouth = stations.at(-1);
-  const ends = { x: (length * fy) / 2, y: 0 };
   return [
-    {
-      id: 'A',
-      name: 'length',
-      directionDeg: 0,
-      laidMm: laidMm(length * fy),
-      wantedMm: finishedMm(length),
-      from: { x: -ends.x, y: 0 },
-      to: ends,
-    },
+    gaugeLine({ id: 'A', name: 'length', axis: 'along', wanted: span(stations) }, laying, [
+      { x: -half, y: 0 },
+      { x: half, y: 0 },
+    ]),
     width('B', 'width at the widest', wide),
-    ...(mouth && mouth.girth < wide.girth * 0.98 ? [width('C', 'width at the mouth', mouth)] : []),
+    ...(openEnd && mouth && mouth.girth < wide.girth * NARROW
+      ? [width('C', 'width at the mouth', mouth)]
+      : []),
   ];
 };
+
+const NOT_LAID: Laying = { factor: { along: 1, across: 1 }, foldOverMm: mm(0), resistMm: mm(0) };
 
 /**
  * Envelope by girths: two faces make the girth, so the flat width is girth/2 × fx and stations lie × fy along.
  * A round form of profile r(z) is the case girth = 2πr with stations measured along the wall (Pappus).
  */
 export const planByGirths = (shape: GirthShape, laying: Laying): FormPlan => {
-  const none = { factor: { along: 1, across: 1 }, foldOverMm: mm(0), resistMm: mm(0) };
-  const finished = flatOutline(shape.stations, none).points;
-  const laid = flatOutline(shape.stations, laying);
+  const { stations } = shape;
+  const open = shape.open ?? MOUTH;
+  const [edge, laidEdge] = [upperEdge(stations, NOT_LAID), upperEdge(stations, laying)];
+  const finished = flatOutline(edge, open).points;
+  const laid = flatOutline(laidEdge, open);
   const wool = foldOver(laid, laying.foldOverMm);
   const woolMm2 = wool.reduce((sum, part) => sum + polygonArea(part), 0);
   const netMm2 = polygonArea(laid.points);
   const face = (name: string) => ({ name, outline: laid, wool, netMm2, woolMm2 });
+  const middle = middleOf(stations);
   return {
+    ...PLAIN,
     outlineIs: 'resist',
     finished,
     laid,
     faces: [face('face 1'), face('face 2')],
-    gauges: gauges(shape.stations, laying),
+    gauges: gauges(stations, laying, open.end),
     handles: shape.handles,
-    cuts: [],
+    cuts: (shape.cuts ?? []).map(c => ({
+      ...c,
+      line: c.line.map(p => ({
+        x: (p.x - middle) * laying.factor.along,
+        y: p.y * laying.factor.across,
+      })),
+    })),
     finishedMm2: 2 * polygonArea(finished),
-    edgeSurplus: surplus(shape.stations),
+    edgeSurplus: surplusAlong(edge, laidEdge),
+    turned: shape.isRound
+      ? { profile: profileOf(stations), mouth: shape.alongOnTable === 'down' ? 'down' : 'up' }
+      : null,
     alongOnTable: shape.alongOnTable,
+    ...shape.more,
   };
 };
 
-/** Handle at a station that changes a girth. The drawn half width is a quarter of the girth. */
-export const girthHandle = (measure: string, shape: readonly Station[], index: number): Handle => {
+/** Handle at a station that changes a girth, or a measure that a girth is `perGirth` times of. */
+export const girthHandle = (
+  id: string,
+  shape: readonly Station[],
+  { at: index, perGirth = 1 }: { readonly at: number; readonly perGirth?: number },
+): Handle => {
   const s = shape[index] ?? { along: 0, girth: 0 };
-  const middle = (shape[0]?.along ?? 0) + span(shape) / 2;
-  return { measure, at: { x: s.along - middle, y: s.girth / 4 }, towards: { x: 0, y: 1 }, rate: 4 };
+  // The drawn half width is a quarter of the girth.
+  return {
+    measure: id,
+    at: { x: s.along - middleOf(shape), y: s.girth / 4 },
+    towards: { x: 0, y: 1 },
+    rate: 4 / perGirth,
+  };
 };
 
 /**
@@ -125,11 +162,15 @@ export const girthHandle = (measure: string, shape: readonly Station[], index: n
  * drag is taken up at each end; a place that moves alone follows the finger.
  */
 export const alongHandle = (
-  measure: string,
+  id: string,
   shape: readonly Station[],
   { at: index, movesAlone = false }: { readonly at: number; readonly movesAlone?: boolean },
 ): Handle => {
   const s = shape[index] ?? { along: 0, girth: 0 };
-  const middle = (shape[0]?.along ?? 0) + span(shape) / 2;
-  return { measure, at: { x: s.along - middle, y: 0 }, towards: { x: 1, y: 0 }, rate: movesAlone ? 1 : 2 };
+  return {
+    measure: id,
+    at: { x: s.along - middleOf(shape), y: 0 },
+    towards: { x: 1, y: 0 },
+    rate: movesAlone ? 1 : 2,
+  };
 };

@@ -1,55 +1,49 @@
-import { polygonArea, type Point, type Polygon, scalePoints } from '../outline/polygon';
-import { finishedMm, laidMm } from '../quantity';
-import type { FormPlan, Gauge, Handle, Laying } from './formKind';
+import { boundsOf, polygonArea, type Polygon, scalePoints } from '../outline/polygon';
+import { type FormPlan, type Handle, type Laying, PLAIN } from './formKind';
+import { gaugesOverAll, overAll, type OverAll } from './gaugeLine';
 
 /** A flat outline when finished, centred on the origin, and what hangs on it. */
 export interface FlatShape {
   readonly finished: Polygon;
-  readonly length: number;
-  readonly width: number;
+  /** Length and width, where the outline is only near them: a round one is drawn with sides. */
+  readonly overAll?: OverAll;
   readonly handles: readonly Handle[];
-  /** Adds the strip that will be folded in, laid mm on every side. */
-  readonly withStrip: (outline: Polygon, strip: number) => Polygon;
-  readonly strip: number;
+  /** Adds the strip that will be folded in or trimmed off, laid mm on every side. */
+  readonly withStrip?: (outline: Polygon, strip: number) => Polygon;
+  readonly strip?: number;
+  readonly gaugeNames?: readonly [string, string];
+  readonly outlineIs?: FormPlan['outlineIs'];
+  readonly alongOnTable?: FormPlan['alongOnTable'];
+  /** Share of the outline that carries wool; all of it when left out. */
+  readonly woolShare?: number;
+  readonly more?: Partial<Pick<FormPlan, 'cuts' | 'facts' | 'hints'>>;
 }
-
-const gauge = (
-  id: string,
-  line: { name: string; deg: number; laid: number; wanted: number; end: Point },
-): Gauge => ({
-  id,
-  name: line.name,
-  directionDeg: line.deg,
-  laidMm: laidMm(line.laid),
-  wantedMm: finishedMm(line.wanted),
-  from: { x: -line.end.x, y: -line.end.y },
-  to: line.end,
-});
 
 /**
  * Flat piece: laid = finished scaled per axis, and its folded-in strip added on every side.
  * Source: definition of linear shrinkage; a strip adds its width twice to each measure.
  */
-export const planFlat = (shape: FlatShape, { factor }: Laying): FormPlan => {
+export const planFlat = (shape: FlatShape, laying: Laying): FormPlan => {
+  const { factor } = laying;
   const scaled = scalePoints(shape.finished, { x: factor.along, y: factor.across });
-  const points = shape.strip > 0 ? shape.withStrip(scaled, shape.strip) : scaled;
+  const strip = shape.strip ?? 0;
+  const points = strip > 0 && shape.withStrip ? shape.withStrip(scaled, strip) : scaled;
   const open = points.map(() => false);
-  const length = shape.length * factor.along;
-  const width = shape.width * factor.across;
   const area = polygonArea(points);
+  const woolMm2 = area * (shape.woolShare ?? 1);
   return {
-    outlineIs: 'layout',
+    ...PLAIN,
+    outlineIs: shape.outlineIs ?? 'layout',
     finished: shape.finished,
     laid: { points, open },
-    faces: [{ name: 'sheet', outline: { points, open }, wool: [points], netMm2: area, woolMm2: area }],
-    gauges: [
-      gauge('A', { name: 'along', deg: 0, laid: length, wanted: shape.length, end: { x: length / 2, y: 0 } }),
-      gauge('B', { name: 'across', deg: 90, laid: width, wanted: shape.width, end: { x: 0, y: width / 2 } }),
-    ],
+    faces: [{ name: 'sheet', outline: { points, open }, wool: [points], netMm2: woolMm2, woolMm2 }],
+    gauges: gaugesOverAll(shape.overAll ?? overAll(boundsOf(shape.finished)), boundsOf(scaled), {
+      laying,
+      names: shape.gaugeNames ?? ['along', 'across'],
+    }),
     handles: shape.handles,
-    cuts: [],
     finishedMm2: polygonArea(shape.finished),
-    edgeSurplus: null,
-    alongOnTable: 'right',
+    alongOnTable: shape.alongOnTable ?? 'right',
+    ...shape.more,
   };
 };

@@ -1,30 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { boundsOf, polygonArea } from '../outline/polygon';
-import { mm, shrinkage } from '../quantity';
-import { shrinkageFactor } from '../shrinkage/shrinkageFactor';
-import { bottleSleeve } from './bottleSleeve';
-import { cosy } from './cosy';
-import { disc } from './disc';
+import { boundsOf } from '../outline/polygon';
+import { bottleSleeve } from './kinds/bottleSleeve';
+import { cosy } from './kinds/cosy';
+import { disc } from './kinds/disc';
 import { planByGirths, type Station } from './envelopeByGirths';
 import { type FormPlan, type Laying, measure } from './formKind';
+import { laid, laying, netMm2 } from './testing/laying';
 import { gaugeAxis } from './gaugeAxis';
-import { checkMeasures, FORM_KINDS, formKind } from './registry';
-import { rectangle } from './rectangle';
-import { scaleMeasures } from './scaleMeasures';
+import { checkMeasures, formKind } from './registry';
+import { rectangle } from './kinds/rectangle';
 
-const laying = (
-  along: number,
-  across: number,
-  more: { foldOver?: number; resist?: number } = {},
-): Laying => ({
-  factor: { along: shrinkageFactor(shrinkage(along)), across: shrinkageFactor(shrinkage(across)) },
-  foldOverMm: mm(more.foldOver ?? 0),
-  resistMm: mm(more.resist ?? 0),
-});
 const byGirths = (stations: readonly Station[], how: Laying): FormPlan =>
   planByGirths({ stations, handles: [], alongOnTable: 'up' }, how);
-const netMm2 = (plan: FormPlan): number => plan.faces.reduce((sum, f) => sum + f.netMm2, 0);
 const size = (plan: FormPlan) => {
   const b = boundsOf(plan.laid.points);
   return { along: b.maxX - b.minX, across: b.maxY - b.minY };
@@ -52,7 +40,7 @@ describe('gauge lines', () => {
 
 describe('flat pieces', () => {
   it('a rectangle is scaled by each direction’s own factor', () => {
-    const plan = rectangle.plan({ length: 300, width: 200, strip: 0 }, laying(0.4, 0.2));
+    const plan = laid(rectangle, { length: 300, width: 200 }, laying(0.4, 0.2));
     expect(size(plan).along).toBeCloseTo(500, 9);
     expect(size(plan).across).toBeCloseTo(250, 9);
     expect(netMm2(plan)).toBeCloseTo(125_000, 6);
@@ -63,13 +51,13 @@ describe('flat pieces', () => {
   });
 
   it('a folded-in edge adds its strip twice to each measure', () => {
-    const plan = rectangle.plan({ length: 300, width: 200, strip: 12 }, laying(0.5, 0.5));
+    const plan = laid(rectangle, { length: 300, width: 200, strip: 12 }, laying(0.5, 0.5));
     expect(size(plan)).toEqual({ along: 624, across: 424 });
     expect(plan.finishedMm2).toBe(60_000);
   });
 
   it('a disc is laid as an ellipse of the exact area', () => {
-    const plan = disc.plan({ diameter: 400, strip: 0 }, laying(0.36, 0.3));
+    const plan = laid(disc, { diameter: 400 }, laying(0.36, 0.3));
     expect(netMm2(plan)).toBeCloseTo((Math.PI / 4) * (400 / 0.64) * (400 / 0.7), 3);
     expect(plan.finishedMm2).toBeCloseTo(Math.PI * 200 * 200, 3);
   });
@@ -152,7 +140,7 @@ describe('envelopes by girths', () => {
   });
 
   it('a bottle sleeve’s base spreads to a flat disc: its girth is 2π times its way from the middle', () => {
-    const plan = bottleSleeve.plan(bottleSleeve.defaults, laying(0, 0));
+    const plan = laid(bottleSleeve, { ease: 0 }, laying(0, 0));
     const base = 260 / (2 * Math.PI);
     expect(plan.gauges[0]?.wantedMm).toBeCloseTo(base + 200 + 50 + 30, 9);
     // Area of wall, shoulder, collar and a flat base of girth·radius/2.
@@ -160,7 +148,7 @@ describe('envelopes by girths', () => {
   });
 
   it('a cosy’s crown is tessellated closely: twice the stations change its area by under 0.2 %', () => {
-    const { finishedMm2 } = cosy.plan(cosy.defaults, laying(0, 0));
+    const { finishedMm2 } = laid(cosy, { ease: 0 }, laying(0, 0));
     const girth = measure(cosy.defaults, 'girth');
     const crown = (girth * measure(cosy.defaults, 'crown') * 2) / Math.PI;
     const wall = ((girth + measure(cosy.defaults, 'hem')) / 2) * measure(cosy.defaults, 'height');
@@ -168,53 +156,7 @@ describe('envelopes by girths', () => {
   });
 });
 
-describe('every form', () => {
-  it.each(FORM_KINDS.map(k => [k.kind, k] as const))(
-    '%s: its own default measures hold and lay larger',
-    (_, kind) => {
-      expect(checkMeasures(kind, kind.defaults).ok).toBe(true);
-      const plan = kind.plan(kind.defaults, laying(0.3, 0.35, { foldOver: 15 }));
-      expect(plan.faces).toHaveLength(kind.faces);
-      expect(polygonArea(plan.laid.points)).toBeGreaterThan(polygonArea(plan.finished));
-      expect(plan.laid.open).toHaveLength(plan.laid.points.length);
-      expect(plan.gauges.some(g => g.directionDeg === 0)).toBe(true);
-      expect(plan.gauges.some(g => g.directionDeg === 90)).toBe(true);
-      for (const g of plan.gauges)
-        expect(1 - g.wantedMm / g.laidMm).toBeCloseTo(g.directionDeg === 0 ? 0.3 : 0.35, 9);
-    },
-  );
-
-  it.each(FORM_KINDS.map(k => [k.kind, k] as const))(
-    '%s: dragging a handle moves it as far as the finger',
-    (_, kind) => {
-      const still = laying(0.3, 0.3);
-      const plan = kind.plan(kind.defaults, still);
-      plan.handles.forEach((handle, i) => {
-        const dragged = 0.001;
-        const measures = {
-          ...kind.defaults,
-          [handle.measure]: measure(kind.defaults, handle.measure) + dragged * handle.rate,
-        };
-        const after = kind.plan(measures, still).handles[i];
-        const moved =
-          ((after?.at.x ?? 0) - handle.at.x) * handle.towards.x +
-          ((after?.at.y ?? 0) - handle.at.y) * handle.towards.y;
-        // Within a tenth: a bottle's body girth also lengthens its base a little.
-        expect(Math.abs(moved / dragged - 1)).toBeLessThan(0.1);
-      });
-    },
-  );
-
-  it.each(FORM_KINDS.map(k => [k.kind, k] as const))(
-    '%s: twice the size is four times the finished area',
-    (_, kind) => {
-      const [one, two] = [1, 2].map(
-        k => kind.plan(scaleMeasures(kind, kind.defaults, k), laying(0.3, 0.3)).finishedMm2,
-      );
-      expect((two ?? 0) / (one ?? 1)).toBeCloseTo(4, 6);
-    },
-  );
-
+describe('the measures of a form', () => {
   it('refuses what cannot be, with the path of the measure', () => {
     const wide = checkMeasures(bottleSleeve, { ...bottleSleeve.defaults, neck: 400 });
     expect(wide.ok).toBe(false);

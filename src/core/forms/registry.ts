@@ -1,14 +1,76 @@
 import { type Issue, issue } from '../issues';
 import { err, ok, type Result } from '../result';
-import { bottleSleeve } from './bottleSleeve';
-import { cosy } from './cosy';
-import { disc } from './disc';
+import { ball } from './kinds/ball';
+import { bag } from './kinds/bag';
+import { beadString } from './kinds/beadString';
+import { bellHat } from './kinds/bellHat';
+import { beret } from './kinds/beret';
+import { bootLiner } from './kinds/bootLiner';
+import { bottleSleeve } from './kinds/bottleSleeve';
+import { bowl } from './kinds/bowl';
+import { cone } from './kinds/cone';
+import { cord } from './kinds/cord';
+import { cosy } from './kinds/cosy';
+import { cushion } from './kinds/cushion';
+import { disc } from './kinds/disc';
+import { drop } from './kinds/drop';
+import { egg } from './kinds/egg';
+import { flapPocket } from './kinds/flapPocket';
+import { flatFlower } from './kinds/flatFlower';
+import { freeEnvelope } from './kinds/freeEnvelope';
+import { freeSheet } from './kinds/freeSheet';
+import { girthStations } from './kinds/girthStations';
+import { gridRelief } from './kinds/gridRelief';
+import { mitten } from './kinds/mitten';
+import { nuno } from './kinds/nuno';
+import { pod } from './kinds/pod';
+import { rectangle } from './kinds/rectangle';
+import { rolledFlower } from './kinds/rolledFlower';
+import { roundProfile } from './kinds/roundProfile';
+import { sleeve } from './kinds/sleeve';
+import { slipper } from './kinds/slipper';
+import { triangle } from './kinds/triangle';
+import { trumpetFlower } from './kinds/trumpetFlower';
+import { twoBowls } from './kinds/twoBowls';
+import { vessel } from './kinds/vessel';
 import type { FormKind, Measures } from './formKind';
-import { girthStations } from './girthStations';
-import { rectangle } from './rectangle';
 
-/** Every form that can be planned, in the order they are offered. */
-export const FORM_KINDS: readonly FormKind[] = [rectangle, disc, bottleSleeve, cosy, girthStations];
+/** Every form that can be planned, in the order they are offered within their group. */
+export const FORM_KINDS: readonly FormKind[] = [
+  bellHat,
+  beret,
+  mitten,
+  slipper,
+  bootLiner,
+  sleeve,
+  nuno,
+  triangle,
+  bag,
+  flapPocket,
+  bottleSleeve,
+  bowl,
+  twoBowls,
+  vessel,
+  pod,
+  rectangle,
+  disc,
+  cosy,
+  cushion,
+  gridRelief,
+  cone,
+  flatFlower,
+  trumpetFlower,
+  rolledFlower,
+  ball,
+  beadString,
+  egg,
+  drop,
+  cord,
+  freeSheet,
+  freeEnvelope,
+  roundProfile,
+  girthStations,
+];
 
 /** The kind by its name. Fails with UNKNOWN_FORM. */
 export const formKind = (kind: string): Result<FormKind> => {
@@ -30,7 +92,7 @@ export const checkMeasures = (kind: FormKind, measures: Measures): Result<Measur
       : [
           issue('OUT_OF_RANGE', path, {
             got: value,
-            detail: `${spec.label}: ${spec.min} to ${spec.max} mm.`,
+            detail: `${spec.label}: ${spec.min} to ${spec.max}${(spec.dimension ?? 'length') === 'length' || spec.dimension === 'thickness' ? ' mm' : ''}.`,
           }),
         ];
   });

@@ -50,3 +50,10 @@ export const boundsOf = (points: readonly Point[]): Box => {
 /** Points scaled per axis about the origin. */
 export const scalePoints = (points: readonly Point[], by: { x: number; y: number }): Point[] =>
   points.map(p => ({ x: p.x * by.x, y: p.y * by.y }));
+
+/** A closed outline with a point put on each edge that passes a place along. The shape stays as it is. */
+export const splitAlong = (polygon: Polygon, x: number): Polygon =>
+  pairs(polygon).flatMap(([a, b]) => {
+    if ((a.x - x) * (b.x - x) >= 0) return [a];
+    return [a, { x, y: a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x) }];
+  });

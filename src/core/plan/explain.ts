@@ -14,7 +14,7 @@ export interface FormulaInput {
   readonly symbol: string;
   readonly name: string;
   readonly value: number;
-  readonly dimension: Dimension | 'area' | 'plain';
+  readonly dimension: Dimension | 'area' | 'volume' | 'plain';
   readonly origin: Origin;
 }
 
@@ -37,7 +37,7 @@ const NAMES: Readonly<Record<ChainQuantity, readonly [string, string, Dimension]
   firmness: ['ρ', 'firmness', 'density'],
 };
 
-type Part = ChainQuantity | 'A' | 'kept' | 'eta' | 'faces';
+type Part = ChainQuantity | 'A' | 'V' | 'kept' | 'eta' | 'faces' | 'pieces';
 type Formula = readonly [string, ...Part[]];
 
 /** How each link is found from each relation it stands in. */
@@ -45,6 +45,7 @@ const FORMULAS: Readonly<Record<ChainQuantity, Readonly<Partial<Record<Equation[
   size: {
     laying: ['k = L · (1 − s)', 'laidSize', 'shrinkage'],
     wool: ['k at which A(k) = G / g₀', 'grams', 'arealLaid', 'A'],
+    solid: ['k at which V(k) = η · G / ρ', 'grams', 'firmness', 'V', 'eta'],
   },
   shrinkage: {
     laying: ['s = 1 − k / L', 'size', 'laidSize'],
@@ -57,11 +58,13 @@ const FORMULAS: Readonly<Record<ChainQuantity, Readonly<Partial<Record<Equation[
       'eta',
     ],
     wool: ['s at which A(s) = G / g₀', 'grams', 'arealLaid', 'A'],
+    solid: ['s at which V(s) = η · G / ρ', 'grams', 'firmness', 'V', 'eta'],
   },
   laidSize: { laying: ['L = k / (1 − s)', 'size', 'shrinkage'] },
   grams: {
     wool: ['G = g₀ · A', 'arealLaid', 'A'],
     piles: ['G = faces · n · m', 'layers', 'gramsPerLayer', 'faces'],
+    solid: ['G = ρ · V / η', 'firmness', 'V', 'eta'],
   },
   arealLaid: {
     wall: ['g₀ = t · 1000 · ρ · kept area / η', 'thickness', 'firmness', 'kept', 'eta'],
@@ -70,7 +73,10 @@ const FORMULAS: Readonly<Record<ChainQuantity, Readonly<Partial<Record<Equation[
   layers: { piles: ['n = G / (faces · m)', 'grams', 'gramsPerLayer', 'faces'] },
   gramsPerLayer: { piles: ['m = G / (faces · n)', 'grams', 'layers', 'faces'] },
   thickness: { wall: ['t = η · g₀ / (kept area · 1000 · ρ)', 'arealLaid', 'firmness', 'kept', 'eta'] },
-  firmness: { wall: ['ρ = η · g₀ / (kept area · 1000 · t)', 'arealLaid', 'thickness', 'kept', 'eta'] },
+  firmness: {
+    wall: ['ρ = η · g₀ / (kept area · 1000 · t)', 'arealLaid', 'thickness', 'kept', 'eta'],
+    solid: ['ρ = η · G / V', 'grams', 'V', 'eta'],
+  },
 };
 
 /** Whether a link still has the figure that its form began with. What a shrinkage rests on is told by the piece. */
@@ -94,10 +100,26 @@ const inputOf = (input: PlanInput, plan: Plan, part: Part): FormulaInput => {
     case 'A':
       return {
         symbol: 'A',
-        name: 'laid wool area, fold-over included',
-        value: plan.woolM2,
+        name: `laid wool area, fold-over included${input.pieces > 1 ? `, of all ${input.pieces}` : ''}`,
+        value: plan.woolM2 * input.pieces,
         dimension: 'area',
         origin: 'form',
+      };
+    case 'V':
+      return {
+        symbol: 'V',
+        name: `volume of the felt${input.pieces > 1 ? ` of all ${input.pieces}` : ''}`,
+        value: plan.woolCm3 * input.pieces,
+        dimension: 'volume',
+        origin: 'form',
+      };
+    case 'pieces':
+      return {
+        symbol: 'pieces',
+        name: 'made alike',
+        value: input.pieces,
+        dimension: 'plain',
+        origin: 'given',
       };
     case 'kept':
       return {
@@ -138,5 +160,10 @@ export const explain = (input: PlanInput, plan: Plan, link: ChainQuantity): Expl
   const found = via === undefined ? undefined : FORMULAS[link][via];
   if (!found) return { formula: null, inputs: [], origin };
   const [formula, ...parts] = found;
-  return { formula, inputs: parts.map(part => inputOf(input, plan, part)), origin };
+  const all: readonly Part[] = parts.includes('faces') && input.pieces > 1 ? [...parts, 'pieces'] : parts;
+  return {
+    formula: all === parts ? formula : formula.replace('faces', 'pieces · faces'),
+    inputs: all.map(part => inputOf(input, plan, part)),
+    origin,
+  };
 };

@@ -4,14 +4,23 @@ import type { ChainQuantity, PartialChain } from '../chain/quantities';
 import { type ChainSolution, solveChain } from '../chain/solveChain';
 import type { FormKind, FormPlan, Measures } from '../forms/formKind';
 import { checkMeasures, formKind } from '../forms/registry';
-import { scaleMeasures } from '../forms/scaleMeasures';
 import { type Issue, issue } from '../issues';
 import type { AxisShrinkage } from '../quantity';
 import { err, ok, type Result } from '../result';
 import { areaKept } from '../shrinkage/areaKept';
-import { EDGE_SURPLUS } from '../tolerances';
-import { weigh, type WeighPlan } from '../wool/weigh';
-import { chainContext, formLayer, nominalSize, planPins, woolAreaM2 } from './chainOfPlan';
+import { cleanOutline } from '../outline/cleanOutline';
+import { curvedOutline } from '../outline/curve';
+import { EDGE_SURPLUS, ROOT_RELATIVE } from '../tolerances';
+import { type Pile, weigh, type WeighPlan } from '../wool/weigh';
+import {
+  chainContext,
+  formLayer,
+  measuresAt,
+  nominalSize,
+  planPins,
+  woolAreaM2,
+  woolVolumeCm3,
+} from './chainOfPlan';
 import type { PlanInput } from './planInput';
 
 /** All that follows from what a felter has decided. */
@@ -27,11 +36,21 @@ export interface Plan {
   readonly assumed: readonly ChainQuantity[];
   readonly shrinkage: AxisShrinkage;
   readonly woolM2: number;
+  /** Volume of a solid's wool when finished, cm³; 0 for a sheet. */
+  readonly woolCm3: number;
   /** g/m² of the finished felt; null while the chain is open. */
   readonly arealFinished: number | null;
   readonly weigh: WeighPlan | null;
+  /** Grams laid for one of the pieces; null while the chain is open. */
+  readonly laidGramsEach: number | null;
   readonly warnings: readonly Issue[];
 }
+
+/** Wool of a piece as it is weighed: faces in layers, or a solid's heaps, all pieces together. */
+const pilesOf = (form: FormPlan, layers: number, pieces: number): Pile[] =>
+  form.solid
+    ? form.solid.heaps.map(h => ({ name: h.name, weight: h.share, layers: 1, equal: h.count * pieces }))
+    : form.faces.map(f => ({ name: f.name, weight: f.woolMm2, layers, equal: 1 }));
 
 /** Range of planned shrinkage outside which a maker should swatch first (common practice). */
 const COMMON_SHRINKAGE = { least: 0.15, most: 0.55 };
@@ -56,6 +75,13 @@ const inRange = (path: string, value: number, range: { min: number; below: numbe
     ? []
     : [issue('OUT_OF_RANGE', path, { got: value, detail: `From ${range.min} to below ${range.below}.` })];
 
+/** A drawn outline is checked as it will be cut, curves and all; a form that is not drawn has none to check. */
+const checkOutline = (kind: FormKind, { form }: PlanInput): readonly Issue[] => {
+  if (!kind.outline || !form.outline) return [];
+  const clean = cleanOutline(curvedOutline(form.outline).points, 'plan.form.outline');
+  return clean.ok ? [] : clean.issues;
+};
+
 const checkInput = (input: PlanInput): Issue[] => {
   return [
     ...inRange('plan.shrinkage.along', input.shrinkage.along, { min: 0, below: 0.95 }),
@@ -64,24 +90,44 @@ const checkInput = (input: PlanInput): Issue[] => {
     ...inRange('plan.resistMm', input.resistMm, { min: 0, below: 100 }),
     ...inRange('plan.keptShare', input.keptShare, { min: 0.05, below: 1.000001 }),
     ...inRange('plan.reserveShare', input.reserveShare, { min: 0, below: 2 }),
+    ...inRange('plan.pieces', input.pieces, { min: 1, below: 10_000 }),
     ...inRange('plan.scaleStepG', input.scaleStepG, { min: 0.001, below: 1000 }),
   ];
+};
+
+/** Most rounds in which a wall that follows from the chain and an outside measure that loses it are made to agree. */
+const WALL_ROUNDS = 12;
+
+/** Lays and solves. Where measures were taken over the wall and the wall follows from them, that goes in rounds. */
+const solve = (kind: FormKind, input: PlanInput) => {
+  const held = input.pinned.includes('thickness') || input.given.includes('thickness');
+  let wallMm = input.chain.thickness ?? kind.usual.thicknessMm;
+  for (let round = 0; ; round += 1) {
+    const lay = formLayer(kind, input, wallMm);
+    const ctx = chainContext(kind, input, lay);
+    const solution = solveChain(planPins(kind, input), ctx);
+    const next = solution.values.thickness;
+    const settled = next === undefined || Math.abs(next / wallMm - 1) < ROOT_RELATIVE;
+    if (input.form.measuredOn === 'inside' || held || settled || round >= WALL_ROUNDS)
+      return { lay, ctx, solution };
+    wallMm = next;
+  }
 };
 
 /**
  * The plan of a piece: its form at the size and shrinkage that the chain gives, the wool to weigh, and warnings.
  * Pure; a few milliseconds at most (docs/figures.md).
- * Fails with UNKNOWN_FORM, MEASURE_MISSING or OUT_OF_RANGE; pins that disagree are told in `solution`, not refused.
+ * Fails with UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE or, for a drawn outline, as `cleanOutline` does; pins that
+ * disagree are told in `solution`, not refused.
  */
 export const makePlan = (input: PlanInput): Result<Plan> => {
   const kind = formKind(input.form.kind);
   if (!kind.ok) return kind;
   const checked = checkMeasures(kind.value, input.form.measures);
-  const issues = [...checkInput(input), ...(checked.ok ? [] : checked.issues)];
+  const drawn = checkOutline(kind.value, input);
+  const issues = [...checkInput(input), ...(checked.ok ? [] : checked.issues), ...drawn];
   if (issues.length > 0) return err(...issues);
-  const lay = formLayer(kind.value, input);
-  const ctx = chainContext(kind.value, input, lay);
-  const solution = solveChain(planPins(kind.value, input), ctx);
+  const { lay, ctx, solution } = solve(kind.value, input);
   const assumed: ChainQuantity[] = [];
   const orAssume = (link: 'size' | 'shrinkage', otherwise: number): number => {
     const known = solution.values[link];
@@ -94,26 +140,42 @@ export const makePlan = (input: PlanInput): Result<Plan> => {
   const form = lay(sizeMm, s);
   const values: PartialChain = { ...solution.values, size: sizeMm, shrinkage: along };
   const { grams, layers, arealLaid } = values;
+  const weighed =
+    grams === undefined
+      ? null
+      : weigh({
+          grams,
+          times: form.solid ? 1 : input.pieces,
+          piles: pilesOf(form, layers ?? 1, input.pieces),
+          reserveShare: input.reserveShare,
+          stepG: input.scaleStepG,
+        });
   return ok({
     kind: kind.value,
-    measures: scaleMeasures(kind.value, input.form.measures, sizeMm / ctx.nominalSizeMm),
+    measures: measuresAt(kind.value, input, { sizeMm, along }),
     form,
     solution,
     values,
     assumed,
     shrinkage: s,
     woolM2: woolAreaM2(form),
+    woolCm3: woolVolumeCm3(form),
     arealFinished: arealLaid === undefined ? null : (input.keptShare * arealLaid) / areaKept(s),
-    weigh:
-      grams === undefined
-        ? null
-        : weigh({
-            grams,
-            faces: form.faces,
-            layers: layers ?? 1,
-            reserveShare: input.reserveShare,
-            stepG: input.scaleStepG,
-          }),
+    weigh: weighed,
+    laidGramsEach: weighed && (weighed.times * weighed.total) / input.pieces,
     warnings: warningsOf(form, values, s),
   });
+};
+
+/**
+ * A plan to draw while what was decided cannot be planned: the form as it begins, with the measures as they stand, so
+ * that each can be mended. Null for a form that is not known.
+ */
+export const standInPlan = (input: PlanInput): Plan | null => {
+  const kind = formKind(input.form.kind);
+  if (!kind.ok) return null;
+  const { defaults, outline } = kind.value;
+  const usual = { ...input.form, measures: defaults, outline: outline ?? null };
+  const made = makePlan({ ...input, form: usual });
+  return made.ok ? { ...made.value, measures: { ...defaults, ...input.form.measures } } : null;
 };

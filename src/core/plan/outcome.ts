@@ -22,8 +22,10 @@ export interface Outcome {
   readonly across: number | null;
   /** Finished area, m², from the planned form and the dry readings. */
   readonly areaM2: number | null;
+  /** For a solid: its volume, cm³, from the planned form and the dry readings. */
+  readonly volumeCm3: number | null;
   readonly arealFinished: number | null;
-  /** g/cm³ from grams, area and thickness. */
+  /** g/cm³ from grams, area and thickness; of a solid, from grams and volume. */
   readonly density: number | null;
   /** Share of the laid wool that lies in the wall and not in the fold-over. */
   readonly wallShare: number;
@@ -62,8 +64,11 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
   const ratio = (os: readonly GaugeOutcome[]): number | null =>
     mean(present(os.map(o => (o.dryMm === null ? null : o.dryMm / o.gauge.wantedMm))));
   const [lengthwise, crosswise] = [ratio(of('along')), ratio(of('across'))];
-  const areaM2 =
-    lengthwise === null || crosswise === null ? null : (form.finishedMm2 / 1e6) * lengthwise * crosswise;
+  const measured = lengthwise !== null && crosswise !== null;
+  const areaM2 = measured && !form.solid ? (form.finishedMm2 / 1e6) * lengthwise * crosswise : null;
+  // A solid is turned about its along axis: its volume goes with the length and the square of the width.
+  const volumeCm3 =
+    measured && form.solid ? (form.solid.feltMm3 / 1000) * lengthwise * crosswise * crosswise : null;
   const inWall = wallShare(form);
   const areal = areaM2 === null || dry.grams === null ? null : (dry.grams * inWall) / areaM2;
   return {
@@ -71,11 +76,22 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
     along: mean(present(of('along').map(o => o.shrinkage))),
     across: mean(present(of('across').map(o => o.shrinkage))),
     areaM2,
+    volumeCm3,
     arealFinished: areal,
     wallShare: inWall,
-    density: areal === null || dry.thicknessMm === null ? null : areal / (1000 * dry.thicknessMm),
+    density: densityOf({ areal, volumeCm3, dry }),
     keptShare: dry.grams === null || laidGrams === null || laidGrams <= 0 ? null : dry.grams / laidGrams,
   };
+};
+
+const densityOf = (of: {
+  readonly areal: number | null;
+  readonly volumeCm3: number | null;
+  readonly dry: DryMeasures;
+}): number | null => {
+  const { grams, thicknessMm } = of.dry;
+  if (of.volumeCm3 !== null) return grams === null ? null : grams / of.volumeCm3;
+  return of.areal === null || thicknessMm === null ? null : of.areal / (1000 * thicknessMm);
 };
 
 /** Dry length as a share of the laid one, per direction; null until one line each way was measured dry. */

@@ -3,30 +3,28 @@ import { describe, expect, it } from 'vitest';
 import { CHAIN, type ChainQuantity } from '../chain/quantities';
 import { FORM_KINDS } from '../forms/registry';
 import { makePlan } from './makePlan';
+import { newPlan } from './newPlan';
 import { outcome } from './outcome';
 import type { PlanInput } from './planInput';
-import { PAD, plan } from './testing/pad';
+import { formOf, PAD, plan } from './testing/pad';
 import { setAxisShrinkage, setLink, setMeasure, setPlaces, togglePin } from './setLink';
 
 const VESSEL: PlanInput = {
   ...PAD,
-  form: {
-    kind: 'girth-stations',
-    measures: {
-      along1: 0,
-      girth1: 0,
-      along2: 38,
-      girth2: 240,
-      along3: 60,
-      girth3: 250,
-      along4: 180,
-      girth4: 250,
-      along5: 230,
-      girth5: 120,
-      along6: 270,
-      girth6: 105,
-    },
-  },
+  form: formOf('girth-stations', {
+    along1: 0,
+    girth1: 0,
+    along2: 38,
+    girth2: 240,
+    along3: 60,
+    girth3: 250,
+    along4: 180,
+    girth4: 250,
+    along5: 230,
+    girth5: 120,
+    along6: 270,
+    girth6: 105,
+  }),
   shrinkage: { along: 0.38, across: 0.32 },
   chain: { layers: 3, thickness: 3.5, firmness: 0.22 },
 };
@@ -67,7 +65,7 @@ describe('the plan', () => {
     expect(codes({ ...PAD, chain: { ...PAD.chain, firmness: 0.7 } })).toContain('DENSITY_BEYOND_FIBRE');
     expect(codes({ ...PAD, shrinkage: { along: 0.05, across: 0.33 } })).toContain('SHRINKAGE_UNCOMMON');
     const squat = { along1: 0, girth1: 0, along2: 60, girth2: 500 };
-    expect(codes({ ...VESSEL, form: { kind: 'girth-stations', measures: squat } })).toContain('EDGE_SURPLUS');
+    expect(codes({ ...VESSEL, form: formOf('girth-stations', squat) })).toContain('EDGE_SURPLUS');
   });
 
   it('refuses what cannot be, each with its path', () => {
@@ -75,7 +73,7 @@ describe('the plan', () => {
       ...PAD,
       shrinkage: { along: 1, across: Number.NaN },
       scaleStepG: 0,
-      form: { kind: 'disc', measures: { diameter: -4, strip: 0 } },
+      form: formOf('disc', { diameter: -4, over: 0, strip: 0 }),
     });
     expect(bad.ok ? [] : bad.issues.map(i => i.path)).toEqual([
       'plan.shrinkage.along',
@@ -83,7 +81,7 @@ describe('the plan', () => {
       'plan.scaleStepG',
       'plan.form.measures.diameter',
     ]);
-    expect(makePlan({ ...PAD, form: { kind: 'umbrella', measures: {} } })).toMatchObject({
+    expect(makePlan({ ...PAD, form: formOf('umbrella', {}) })).toMatchObject({
       ok: false,
       issues: [{ code: 'UNKNOWN_FORM' }],
     });
@@ -91,9 +89,9 @@ describe('the plan', () => {
 
   it('every form plans from its usual figures', () => {
     for (const kind of FORM_KINDS) {
-      const made = plan({ ...PAD, form: { kind: kind.kind, measures: kind.defaults }, foldOverMm: 15 });
+      const made = plan(newPlan(kind));
       expect(made.solution.status).toBe('solved');
-      expect(made.weigh?.faces).toHaveLength(kind.faces);
+      expect(made.weigh?.faces).toHaveLength(made.form.solid ? made.form.solid.heaps.length : kind.faces);
     }
   });
 });

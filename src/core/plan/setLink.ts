@@ -2,8 +2,10 @@ import { giveWay, type Holds } from '../chain/giveWay';
 import type { ChainQuantity } from '../chain/quantities';
 import type { FormKind, Measures } from '../forms/formKind';
 import { formKind } from '../forms/registry';
-import { scaleMeasures } from '../forms/scaleMeasures';
-import { chainContext, keptValues, nominalSize } from './chainOfPlan';
+import type { DrawnOutline } from '../outline/drawn';
+import { boundsOf } from '../outline/polygon';
+import { curvedOutline } from '../outline/curve';
+import { chainContext, keptValues, measuresAt, nominalSize } from './chainOfPlan';
 import { MAX_SHRINKAGE } from '../tolerances';
 import { makePlan } from './makePlan';
 import type { PlanInput } from './planInput';
@@ -27,7 +29,7 @@ const write = (
       ...input,
       form: {
         ...input.form,
-        measures: scaleMeasures(kind, input.form.measures, value / nominalSize(kind, input)),
+        measures: measuresAt(kind, input, { sizeMm: value, along: input.shrinkage.along }),
       },
     };
   if (link === 'shrinkage') {
@@ -43,6 +45,18 @@ const hold = (kind: FormKind, input: PlanInput, link: ChainQuantity): PlanInput 
     ctx: chainContext(kind, input),
   });
   return { ...input, pinned: holds.pinned, given: holds.given };
+};
+
+/** Holds what the measures of a form say: its finished size, or its laid one where they are as laid. */
+const holdSize = (kind: FormKind, input: PlanInput): PlanInput => {
+  if (kind.size.asLaid?.(input.form.measures) !== true) return hold(kind, input, 'size');
+  const laidSize = nominalSize(kind, input) / (1 - input.shrinkage.along);
+  const { given } = input;
+  return hold(
+    kind,
+    { ...input, given: given.filter(l => l !== 'size'), chain: { ...input.chain, laidSize } },
+    'laidSize',
+  );
 };
 
 /** Links that followed are written down first, so that what is drawn is what is kept when another link gives way. */
@@ -69,8 +83,8 @@ export const setLink = (input: PlanInput, link: ChainQuantity, value: number): P
 export const setMeasure = (input: PlanInput, id: string, value: number): PlanInput =>
   withKind(input, kind => {
     const settled = settle(kind, input);
-    const measures: Measures = { ...settled.form.measures, [id]: value };
-    return hold(kind, { ...settled, form: { ...settled.form, measures } }, 'size');
+    const set: Measures = { ...settled.form.measures, [id]: value };
+    return holdSize(kind, { ...settled, form: { ...settled.form, measures: kind.settle?.(set, id) ?? set } });
   });
 
 /** Gives the form one place more or fewer, at the size it has now; null where the form cannot. */
@@ -79,7 +93,7 @@ export const setPlaces = (input: PlanInput, how: 'more' | 'fewer'): PlanInput | 
   if (!kind.ok) return null;
   const settled = settle(kind.value, input);
   const measures = kind.value.places?.[how](settled.form.measures) ?? null;
-  return measures && hold(kind.value, { ...settled, form: { ...settled.form, measures } }, 'size');
+  return measures && holdSize(kind.value, { ...settled, form: { ...settled.form, measures } });
 };
 
 /** Sets the shrinkage of one axis; the shrinkage is now given. The other axis stays as it is. */
@@ -101,4 +115,28 @@ export const togglePin = (input: PlanInput, link: ChainQuantity): PlanInput =>
       given: settled.given.filter(l => l !== link),
     };
     return hold(kind, firm, link);
+  });
+
+/** How many alike are made. The wool in all follows, unless it is held. */
+export const setPieces = (input: PlanInput, pieces: number): PlanInput =>
+  withKind(input, kind => ({ ...settle(kind, input), pieces }));
+
+/** Whether lengths were taken inside the wall or over it. The figures stay as they were typed. */
+export const setMeasuredOn = (input: PlanInput, measuredOn: PlanInput['form']['measuredOn']): PlanInput =>
+  withKind(input, kind => {
+    const settled = settle(kind, input);
+    return { ...settled, form: { ...settled.form, measuredOn } };
+  });
+
+/** Another drawn outline; length and width become its own. */
+export const setOutline = (input: PlanInput, outline: DrawnOutline): PlanInput =>
+  withKind(input, kind => {
+    const settled = settle(kind, input);
+    const box = boundsOf(curvedOutline(outline).points);
+    const measures = {
+      ...settled.form.measures,
+      length: box.maxX - box.minX,
+      width: box.maxY - box.minY,
+    };
+    return hold(kind, { ...settled, form: { ...settled.form, measures, outline } }, 'size');
   });

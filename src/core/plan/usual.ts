@@ -10,4 +10,6 @@ export const USUAL = {
   reserveShare: 0.05,
   /** What a kitchen scale reads to, g. */
   scaleStepG: 1,
+  /** What a small scale reads to, for beads and balls, g. */
+  fineScaleStepG: 0.1,
 } as const;

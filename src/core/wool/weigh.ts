@@ -1,17 +1,35 @@
 import { divide, roundToStep } from './divide';
 import { type Split, splitScheme } from './splitScheme';
 
-/** What is weighed for one face: the whole, and each layer in the order it is laid. */
+/** What is to be weighed: a face with its layers, or a heap that is parted into equal ones. */
+export interface Pile {
+  readonly name: string;
+  /** Its share of the wool, relative to the others. */
+  readonly weight: number;
+  /** Layers of a face, each weighed; 1 for a heap. */
+  readonly layers: number;
+  /** Equal ones that a heap is parted into by hand; 1 for a face. */
+  readonly equal: number;
+}
+
+/** What is weighed for one pile: the whole, and each layer in the order it is laid. */
 export interface FaceWeight {
   readonly name: string;
   readonly grams: number;
   readonly layers: readonly number[];
+  readonly equal: number;
+  /** Exact grams of each of the equal ones. */
+  readonly eachGrams: number;
 }
 
 export interface WeighPlan {
-  /** Grams to lay, rounded to the scale; the faces sum to it exactly. */
+  /** How often these piles are weighed: once for each piece that is laid. */
+  readonly times: number;
+  /** Grams to lay for one of them, rounded to the scale; the piles sum to it exactly. */
   readonly total: number;
+  /** For all of them. */
   readonly reserve: number;
+  /** For all of them, with the reserve. */
   readonly take: number;
   readonly faces: readonly FaceWeight[];
   readonly parts: number;
@@ -19,41 +37,48 @@ export interface WeighPlan {
   readonly scheme: readonly Split[];
 }
 
+const tidy = (grams: number): number => Number(grams.toFixed(6));
+
 /**
- * Wool in grams: in all, per face, per layer, in equal parts, and a reserve beside it.
- * @param grams exact mass to lay, g  @param faces name and wool area of each, mm²  @param layers per face, ≥ 1
+ * Wool in grams: in all, per pile, per layer, in equal parts, and a reserve beside it.
+ * @param grams exact mass to lay for all the pieces, g  @param times how often the piles are weighed, whole, ≥ 1
  * @param reserveShare of the mass, common practice 0.05–0.10  @param stepG what the scale can read, g
  */
 export const weigh = (input: {
   readonly grams: number;
-  readonly faces: ReadonlyArray<{ readonly name: string; readonly woolMm2: number }>;
-  readonly layers: number;
+  readonly times: number;
+  readonly piles: readonly Pile[];
   readonly reserveShare: number;
   readonly stepG: number;
 }): WeighPlan => {
-  const layers = Math.max(1, Math.round(input.layers));
-  const total = roundToStep(input.grams, input.stepG);
-  const perFace = divide(
-    total,
-    input.faces.map(f => f.woolMm2),
-    input.stepG,
-  );
-  const even = Array.from({ length: layers }, () => 1);
-  const reserve = roundToStep(
-    Math.ceil((input.grams * input.reserveShare) / input.stepG) * input.stepG,
-    input.stepG,
-  );
-  const parts = layers * input.faces.length;
+  const { times, stepG, piles } = input;
+  const exact = input.grams / times;
+  const total = roundToStep(exact, stepG);
+  const weights = piles.map(p => p.weight);
+  const all = weights.reduce((a, b) => a + b, 0);
+  const perPile = divide(total, weights, stepG);
+  const reserve = roundToStep(Math.ceil((input.grams * input.reserveShare) / stepG) * stepG, stepG);
+  const parts = piles.reduce((sum, p) => sum + layersOf(p) * p.equal, 0);
   return {
+    times,
     total,
     reserve,
-    take: Number((total + reserve).toFixed(6)),
-    faces: input.faces.map((f, i) => {
-      const grams = perFace[i] ?? 0;
-      return { name: f.name, grams, layers: divide(grams, even, input.stepG) };
+    take: tidy(times * total + reserve),
+    faces: piles.map((p, i) => {
+      const even = Array.from({ length: layersOf(p) }, () => 1);
+      const grams = perPile[i] ?? 0;
+      return {
+        name: p.name,
+        grams,
+        layers: divide(grams, even, stepG),
+        equal: p.equal,
+        eachGrams: all > 0 ? (exact * p.weight) / all / p.equal : 0,
+      };
     }),
     parts,
-    partGrams: input.grams / parts,
+    partGrams: exact / parts,
     scheme: splitScheme(parts),
   };
 };
+
+const layersOf = (pile: Pile): number => Math.max(1, Math.round(pile.layers));

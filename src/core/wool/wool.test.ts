@@ -75,13 +75,11 @@ describe('splitting by hand', () => {
 });
 
 describe('weighing out', () => {
-  const faces = [
-    { name: 'face 1', woolMm2: 60_000 },
-    { name: 'face 2', woolMm2: 60_000 },
-  ];
+  const pile = (name: string, weight: number, layers: number) => ({ name, weight, layers, equal: 1 });
+  const piles = [pile('face 1', 60_000, 3), pile('face 2', 60_000, 3)];
 
   it('gives faces and layers that sum, and a reserve that is never rounded away', () => {
-    const plan = weigh({ grams: 42.6, faces, layers: 3, reserveShare: 0.05, stepG: 1 });
+    const plan = weigh({ grams: 42.6, times: 1, piles, reserveShare: 0.05, stepG: 1 });
     expect(plan.total).toBe(43);
     expect(sum(plan.faces.map(f => f.grams))).toBe(43);
     for (const face of plan.faces) expect(sum(face.layers)).toBe(face.grams);
@@ -94,11 +92,8 @@ describe('weighing out', () => {
   it('gives a larger face its larger share', () => {
     const plan = weigh({
       grams: 90,
-      faces: [
-        { name: 'back and flap', woolMm2: 20 },
-        { name: 'front', woolMm2: 10 },
-      ],
-      layers: 2,
+      times: 1,
+      piles: [pile('back and flap', 20, 2), pile('front', 10, 2)],
       reserveShare: 0,
       stepG: 1,
     });

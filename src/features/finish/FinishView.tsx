@@ -60,20 +60,22 @@ const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan:
       ))}
       <DryField
         stage={stage}
-        label="Dry weight"
+        label={stage.piece.plan.pieces > 1 ? 'Dry weight of one' : 'Dry weight'}
         dimension="mass"
         value={result.grams}
         max={50_000}
         set={(r, v) => ({ ...r, grams: v })}
       />
-      <DryField
-        stage={stage}
-        label="Thickness"
-        dimension="thickness"
-        value={result.thicknessMm}
-        max={200}
-        set={(r, v) => ({ ...r, thicknessMm: v })}
-      />
+      {!plan.form.solid && (
+        <DryField
+          stage={stage}
+          label="Thickness"
+          dimension="thickness"
+          value={result.thicknessMm}
+          max={200}
+          set={(r, v) => ({ ...r, thicknessMm: v })}
+        />
+      )}
     </div>
   );
 };
@@ -157,7 +159,7 @@ export const FinishView = () => {
   const stage = usePieceStage();
   const { plan, piece } = stage;
   const came = useMemo(
-    () => (plan.ok ? outcome(plan.value.form, piece.result, plan.value.weigh?.total ?? null) : null),
+    () => (plan.ok ? outcome(plan.value.form, piece.result, plan.value.laidGramsEach) : null),
     [plan, piece.result],
   );
   const scene = useMemo(() => {

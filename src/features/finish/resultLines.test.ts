@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { bottleSleeve } from '../../core/forms/bottleSleeve';
+import { bottleSleeve } from '../../core/forms/kinds/bottleSleeve';
 import { makePlan } from '../../core/plan/makePlan';
 import { outcome } from '../../core/plan/outcome';
-import { newPlan } from '../../records/piece';
+import { newPlan } from '../../core/plan/newPlan';
 import { linesOf, offBy } from './resultLines';
 
 const made = makePlan(newPlan(bottleSleeve));

@@ -2,6 +2,7 @@ import { gaugeAxis } from '../../core/forms/gaugeAxis';
 import type { Plan } from '../../core/plan/makePlan';
 import type { Outcome } from '../../core/plan/outcome';
 import { showArea } from '../../core/units/showArea';
+import { showVolume } from '../../core/units/showVolume';
 import { type Dimension, showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import type { Piece } from '../../records/piece';
 
@@ -35,8 +36,10 @@ const whysOf = (plan: Plan, came: Outcome, { result, units }: { result: Result; 
     along: axis('along'),
     across: axis('across'),
     areal: `Dry weight ${show(result.grams, 'mass')} ÷ finished area ${area} (the planned area, scaled by how each direction came out); ${wall}.`,
-    firmness: `Weight per area ${show(came.arealFinished, 'areal')} ÷ thickness ${show(result.thicknessMm, 'thickness')}.`,
-    kept: `Dry weight ${show(result.grams, 'mass')} ÷ ${show(plan.weigh?.total, 'mass')} laid.`,
+    firmness: plan.form.solid
+      ? `Dry weight ${show(result.grams, 'mass')} ÷ volume ${came.volumeCm3 === null ? 'not known' : showVolume(came.volumeCm3, units)} (the planned volume, scaled by length and twice by width as they came out).`
+      : `Weight per area ${show(came.arealFinished, 'areal')} ÷ thickness ${show(result.thicknessMm, 'thickness')}.`,
+    kept: `Dry weight ${show(result.grams, 'mass')} ÷ ${show(plan.laidGramsEach, 'mass')} laid.`,
   };
 };
 
@@ -44,6 +47,21 @@ const whysOf = (plan: Plan, came: Outcome, { result, units }: { result: Result; 
 export const linesOf = (plan: Plan, came: Outcome, of: { result: Result; units: UnitSystem }): Line[] => {
   const { result } = of;
   const why = whysOf(plan, came, of);
+  const wall: readonly Line[] = [
+    {
+      name: 'thickness',
+      planned: plan.values.thickness ?? null,
+      came: result.thicknessMm,
+      dimension: 'thickness',
+    },
+    {
+      name: 'weight per area',
+      planned: plan.arealFinished,
+      came: came.arealFinished,
+      dimension: 'areal',
+      why: why.areal,
+    },
+  ];
   return [
     ...came.gauges.map((g): Line => ({
       name: `${g.gauge.id}, ${g.gauge.name}`,
@@ -65,19 +83,7 @@ export const linesOf = (plan: Plan, came: Outcome, of: { result: Result; units: 
       dimension: 'share',
       why: why.across,
     },
-    {
-      name: 'thickness',
-      planned: plan.values.thickness ?? null,
-      came: result.thicknessMm,
-      dimension: 'thickness',
-    },
-    {
-      name: 'weight per area',
-      planned: plan.arealFinished,
-      came: came.arealFinished,
-      dimension: 'areal',
-      why: why.areal,
-    },
+    ...(plan.form.solid ? [] : wall),
     {
       name: 'firmness',
       planned: plan.values.firmness ?? null,

@@ -1,70 +1,120 @@
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { FormKind } from '../../core/forms/formKind';
+import type { FormKind, Offer, Purpose } from '../../core/forms/formKind';
 import { FORM_KINDS } from '../../core/forms/registry';
-import { makePlan } from '../../core/plan/makePlan';
-import { svgPathData } from '../../drawing/pathSink';
-import { pieceScene } from '../../drawing/scene';
-import { newPiece, newPlan } from '../../records/piece';
+import { newPlan, startFrom, type StartFrom } from '../../core/plan/newPlan';
+import { newPiece } from '../../records/piece';
 import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { useAddPiece } from '../../session/useChanges';
+import { Choice } from '../../ui/Choice';
+import { TextField } from '../../ui/TextField';
 import { useTitle } from '../../ui/useTitle';
+import { FormPicture } from './FormPicture';
 
-const BOX_PX = 190;
+const GROUPS: ReadonlyArray<readonly [Purpose, string]> = [
+  ['wear', 'To wear'],
+  ['hold', 'To hold things'],
+  ['home', 'For table, floor and wall'],
+  ['flower', 'Flowers'],
+  ['solid', 'Solid through and through'],
+  ['own', 'Your own shape'],
+];
 
-const Picture = ({ kind }: { readonly kind: FormKind }) => {
-  const plan = makePlan(newPlan(kind));
-  if (!plan.ok) return null;
-  const scene = pieceScene(plan.value.form, { foldOverMm: 0 });
-  const { minX, minY, maxX, maxY } = scene.box;
-  const scale = (BOX_PX - 10) / Math.max(maxX - minX, maxY - minY);
-  return (
-    <svg width={BOX_PX} height={BOX_PX} aria-hidden="true">
-      <g
-        transform={`translate(${BOX_PX / 2 - ((minX + maxX) / 2) * scale} ${BOX_PX / 2 - ((minY + maxY) / 2) * scale}) scale(${scale})`}
-      >
-        {scene.shapes.map((s, i) => (
-          <path key={i} d={svgPathData(s.points, s.closed, 1)} className={`line line-${s.role}`} />
-        ))}
-      </g>
-    </svg>
-  );
+const STARTS: ReadonlyArray<{ readonly value: StartFrom; readonly text: string }> = [
+  { value: 'size', text: 'the size it must have' },
+  { value: 'laidSize', text: 'a resist that is there' },
+  { value: 'grams', text: 'the wool that is left' },
+];
+
+const SAID: Readonly<Record<StartFrom, string>> = {
+  size: 'Every measure can be changed in the next step.',
+  laidSize: 'The laid size is pinned: type that of your resist, and the finished size follows.',
+  grams: 'The wool in all is pinned: type what is left, and the size follows.',
 };
 
-/** New piece: chosen by its picture. */
+/** One thing that can be made: a form as it is offered. */
+interface Tile {
+  readonly kind: FormKind;
+  readonly offer: Offer;
+}
+
+const tilesOf = (group: Purpose): Tile[] =>
+  FORM_KINDS.flatMap(kind =>
+    [kind, ...(kind.also ?? [])]
+      .filter(offer => (offer.group ?? kind.group) === group)
+      .map(offer => ({ kind, offer })),
+  );
+
+const fits = ({ offer }: Tile, wanted: string): boolean =>
+  `${offer.title} ${offer.purpose}`.toLowerCase().includes(wanted.trim().toLowerCase());
+
+/** The plan that a tile begins with. */
+const planOfTile = ({ kind, offer }: Tile) =>
+  newPlan(kind, {
+    offer: {
+      title: offer.title,
+      purpose: offer.purpose,
+      measures: offer.measures ?? {},
+      pieces: offer.pieces ?? kind.pieces ?? 1,
+    },
+  });
+
+const TileButton = ({ tile, onChoose }: { readonly tile: Tile; readonly onChoose: (t: Tile) => void }) => (
+  <button
+    type="button"
+    onClick={() => onChoose(tile)}
+    className="group flex w-40 flex-col items-start gap-1 rounded-bench p-2 text-left"
+  >
+    <FormPicture input={planOfTile(tile)} />
+    <span className="w-full border-t-2 border-ink pt-1 text-lg leading-tight font-semibold group-hover:underline">
+      {tile.offer.title}
+    </span>
+    <span className="text-[13px] leading-snug text-chalk">{tile.offer.purpose}</span>
+  </button>
+);
+
+/** New piece: chosen by its picture and by what it is for. */
 export const NewPieceView = () => {
   useTitle('New piece');
   const add = useAddPiece();
   const navigate = useNavigate();
   const { failed } = useNotify();
-  const begin = (kind: FormKind): void => {
-    const piece = newPiece({ id: newId(), name: kind.title, now: nowIso(), plan: newPlan(kind) });
+  const [from, setFrom] = useState<StartFrom>('size');
+  const [wanted, setWanted] = useState('');
+  const begin = (tile: Tile): void => {
+    const plan = startFrom(planOfTile(tile), from);
+    const piece = newPiece({ id: newId(), name: tile.offer.title, now: nowIso(), plan });
     add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
   };
+  const groups = GROUPS.map(([group, title]) => ({
+    title,
+    tiles: tilesOf(group).filter(t => fits(t, wanted)),
+  })).filter(g => g.tiles.length > 0);
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4">
-      <h1 className="text-3xl font-semibold">What will it be?</h1>
-      <p className="mb-5 max-w-prose">
-        Choose by its outline. The dashed line is what you lay, the dotted one what it becomes; every measure
-        can be changed in the next step.
-      </p>
-      <ul className="flex flex-wrap gap-x-8 gap-y-6">
-        {FORM_KINDS.map(kind => (
-          <li key={kind.kind}>
-            <button
-              type="button"
-              onClick={() => begin(kind)}
-              className="group flex flex-col items-start gap-1 rounded-bench p-2 text-left"
-            >
-              <Picture kind={kind} />
-              <span className="border-t-2 border-ink pt-1 text-lg font-semibold group-hover:underline">
-                {kind.title}
-              </span>
-              <span className="max-w-48 text-chalk">{kind.purpose}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
+        <h1 className="text-3xl font-semibold">What will it be?</h1>
+        <TextField label="Find" className="w-44" value={wanted} onText={setWanted} />
+        <div>
+          <p className="text-[13px] text-chalk">Begin from</p>
+          <Choice label="Begin from" value={from} options={STARTS} onChoose={setFrom} />
+        </div>
+      </div>
+      <p className="mt-1 mb-4 max-w-prose text-chalk">{SAID[from]}</p>
+      {groups.map(g => (
+        <section key={g.title} aria-label={g.title} className="mb-5">
+          <h2 className="mb-1 text-xl font-semibold">{g.title}</h2>
+          <ul className="flex flex-wrap gap-x-3.5 gap-y-3">
+            {g.tiles.map(tile => (
+              <li key={tile.offer.title}>
+                <TileButton tile={tile} onChoose={begin} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
+      {groups.length === 0 && <p>Nothing is called that. Try “Your own shape”, or another word.</p>}
     </div>
   );
 };

@@ -1,6 +1,6 @@
 import { Link2, Pin } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { CHAIN, type ChainQuantity } from '../../core/chain/quantities';
+import { type ChainQuantity, linksOf } from '../../core/chain/quantities';
 import { originOf } from '../../core/plan/explain';
 import type { Plan } from '../../core/plan/makePlan';
 import { setAxisShrinkage, setLink, togglePin } from '../../core/plan/setLink';
@@ -25,16 +25,11 @@ const isGuess = ({ stage, plan, link }: RowProps): boolean =>
     ? stage.piece.shrinkageFrom === 'practice' && originOf(stage.piece.plan, plan, link) === 'given'
     : originOf(stage.piece.plan, plan, link) === 'usual';
 
-const referenceLabel = (plan: Plan): string =>
-  plan.kind.referenceName ??
-  plan.kind
-    .specs(plan.measures)
-    .find(s => s.id === plan.kind.reference(plan.measures))
-    ?.label.toLowerCase() ??
-  '';
-
-const labelOf = (plan: Plan, link: ChainQuantity): string =>
-  link === 'size' || link === 'laidSize' ? `${LINK[link].label} ${referenceLabel(plan)}` : LINK[link].label;
+const labelOf = (plan: Plan, link: ChainQuantity): string => {
+  const { size, laidName } = plan.kind;
+  if (link === 'laidSize' && laidName !== undefined) return laidName;
+  return link === 'size' || link === 'laidSize' ? `${LINK[link].label} ${size.name}` : LINK[link].label;
+};
 
 const PinButton = ({ stage, link, plan }: RowProps) => {
   const origin = originOf(stage.piece.plan, plan, link);
@@ -170,7 +165,7 @@ export const ChainPanel = ({ stage, plan }: { readonly stage: PieceStage; readon
       Type any figure; pin what must hold. Linked figures follow; pale ones are only usual practice.
     </p>
     <ul className="relative flex flex-col gap-1 before:absolute before:top-4 before:bottom-8 before:left-[15px] before:border-l-2 before:border-rim">
-      {CHAIN.map(link => (
+      {linksOf(plan.kind.body).map(link => (
         <Row key={link} link={link} stage={stage} plan={plan} units={stage.settings.units} />
       ))}
     </ul>

@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
 import { stageOf } from '../../core/cycles/stageOf';
 import { ISSUES, issueText } from '../../core/issues';
-import { makePlan, type Plan } from '../../core/plan/makePlan';
+import { originOf } from '../../core/plan/explain';
+import { makePlan, type Plan, standInPlan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
-import type { EdgeSurplus } from '../../core/forms/formKind';
+import type { EdgeSurplus, Turned } from '../../core/forms/formKind';
 import { EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene, type Role } from '../../drawing/scene';
@@ -12,11 +13,16 @@ import { StageLayout } from '../../ui/StageLayout';
 import { Why } from '../../ui/Why';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
+import { Turning } from '../../ui/table/Turning';
+import { UNDYED } from '../../ui/undyed';
 import { useRoomy } from '../../ui/useRoomy';
 import { ChainPanel } from './ChainPanel';
 import { gripControls } from './controls';
 import { Disagreement } from './Disagreement';
-import { hangsOff, LayingField, measureHangers, MeasureList } from './MeasureFields';
+import { Facts } from './Facts';
+import { FaceChoice, Making } from './Making';
+import { LayingField, measureHangers, MeasureList } from './MeasureFields';
+import { useOutline } from './useOutline';
 import { WoolChoice } from './WoolChoice';
 
 /** While a grip is dragged the plan is drafted here (session); it is kept when the finger lifts. */
@@ -31,7 +37,7 @@ const useDraft = (stage: PieceStage) => {
     stage.changePlan(() => next, { label });
   };
   const shown: PieceStage = live ? { ...stage, piece: { ...stage.piece, plan: live } } : stage;
-  return { planned, set, shown };
+  return { planned, set, drop: () => setDraft(null), shown };
 };
 
 const woolFill = (role: Role): string | undefined =>
@@ -77,33 +83,49 @@ const FoldedEdge = ({ surplus, units }: { readonly surplus: EdgeSurplus; readonl
   );
 };
 
+const TURNED_PX = 150;
+
+/** The finished form beside its resist, shaded, to be turned. */
+const FinishedForm = ({ turned, colour }: { readonly turned: Turned; readonly colour: string }) => (
+  <figure className="absolute bottom-6 left-9 flex flex-col items-center">
+    <Turning turned={turned} colour={colour} sizePx={TURNED_PX} label="Finished form, turn it" />
+    <figcaption className="text-[13px] text-chalk">finished, drag to turn</figcaption>
+  </figure>
+);
+
+/** While points are edited the other handles are put away. */
+const noGrips = (): null => null;
+
 /** On an upright tablet the measures stand beside the chain. */
 const TWO_COLUMNS = 'md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 
 const Drawn = ({
   stage,
   plan,
+  isCurrent,
   set,
+  drop,
 }: {
   readonly stage: PieceStage;
   readonly plan: Plan;
+  /** False while what was decided cannot be planned: then the last plan that could is drawn. */
+  readonly isCurrent: boolean;
   readonly set: ReturnType<typeof useDraft>['set'];
+  readonly drop: () => void;
 }) => {
   const { units } = stage.settings;
   const input = stage.piece.plan;
+  const [face, setFace] = useState(0);
+  const laidIsHeld = originOf(input, plan, 'size') === 'follows';
   const scene = useMemo(
-    () => pieceScene(plan.form, { foldOverMm: input.foldOverMm }),
-    [plan.form, input.foldOverMm],
+    () => pieceScene(plan.form, { foldOverMm: input.foldOverMm, face, laidIsHeld }),
+    [plan.form, input.foldOverMm, face, laidIsHeld],
   );
   const roomy = useRoomy('md');
-  const onDrawing = roomy && hangsOff(plan);
-  const hangers = onDrawing ? measureHangers(stage, plan, scene) : [];
+  const hangers = roomy ? measureHangers(stage, plan, scene) : [];
   const hung = new Set(hangers.map(h => h.id));
-  const listed = plan.kind
-    .specs(plan.measures)
-    .map(s => s.id)
-    .filter(id => !hung.has(id));
   const onResist = plan.form.outlineIs === 'resist';
+  const outline = useOutline({ stage, plan, isCurrent, set, drop });
   return (
     <StageLayout
       label="Plan"
@@ -113,11 +135,17 @@ const Drawn = ({
             scene={scene}
             units={units}
             label={`${stage.piece.name} on the table`}
-            controlOf={gripControls({ input, plan, units, set })}
-            hangers={hangers}
+            controlOf={
+              outline.editing ? noGrips : gripControls({ input, plan, units, snap: stage.settings.snap, set })
+            }
+            hangers={outline.editing ? [] : hangers}
             fillOf={woolFill}
+            {...(outline.nodes ? { over: outline.nodes } : {})}
           />
           <Legend scene={scene} />
+          {plan.form.turned && roomy && (
+            <FinishedForm turned={plan.form.turned} colour={stage.wool?.colour ?? UNDYED} />
+          )}
         </>
       }
       instruments={
@@ -127,7 +155,8 @@ const Drawn = ({
             <AlreadyLaid stage={stage} />
             <Warnings plan={plan} />
           </div>
-          <MeasureList stage={stage} plan={plan} ids={listed} />
+          {outline.tools}
+          <MeasureList stage={stage} plan={plan} hung={hung} />
           <div className="min-w-0 flex-1">
             <ChainPanel stage={stage} plan={plan} />
           </div>
@@ -138,8 +167,11 @@ const Drawn = ({
             <WoolChoice stage={stage} />
             {onResist && <LayingField stage={stage} link="foldOverMm" label="Fold-over" units={units} />}
             {onResist && <LayingField stage={stage} link="resistMm" label="Resist thickness" units={units} />}
+            <Making stage={stage} plan={plan} />
+            <FaceChoice plan={plan} face={face} onFace={setFace} />
             {plan.form.edgeSurplus && <FoldedEdge surplus={plan.form.edgeSurplus} units={units} />}
           </section>
+          <Facts plan={plan} units={units} />
         </div>
       }
     />
@@ -149,10 +181,10 @@ const Drawn = ({
 /** Plan: what it must measure, and everything that follows. */
 export const PlanView = () => {
   const stage = usePieceStage();
-  const { planned, set, shown } = useDraft(stage);
+  const { planned, set, drop, shown } = useDraft(stage);
   const [last, setLast] = useState<Plan | null>(null);
   if (planned.ok && planned.value !== last) setLast(planned.value);
-  const plan = planned.ok ? planned.value : last;
+  const plan = planned.ok ? planned.value : (last ?? standInPlan(stage.piece.plan));
   return (
     <>
       {!planned.ok && (
@@ -162,7 +194,7 @@ export const PlanView = () => {
           ))}
         </div>
       )}
-      {plan && <Drawn stage={shown} plan={plan} set={set} />}
+      {plan && <Drawn stage={shown} plan={plan} isCurrent={planned.ok} set={set} drop={drop} />}
     </>
   );
 };

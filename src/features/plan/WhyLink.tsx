@@ -3,6 +3,7 @@ import { explain, type FormulaInput } from '../../core/plan/explain';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import { showArea } from '../../core/units/showArea';
+import { showVolume } from '../../core/units/showVolume';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { Why } from '../../ui/Why';
 import { LINK, ORIGIN_WORDS } from './chainWords';
@@ -10,6 +11,7 @@ import { LINK, ORIGIN_WORDS } from './chainWords';
 const figure = (input: FormulaInput, units: UnitSystem): string => {
   if (input.dimension === 'plain') return String(Number(input.value.toFixed(3)));
   if (input.dimension === 'area') return showArea(input.value, units);
+  if (input.dimension === 'volume') return showVolume(input.value, units);
   return showQuantity(input.value, input.dimension, units);
 };
 

@@ -3,8 +3,9 @@ import { FORM_KINDS } from '../../core/forms/registry';
 import { makePlan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import { pieceScene } from '../../drawing/scene';
-import { newPlan } from '../../records/piece';
-import { gripControls } from './controls';
+import { newPlan } from '../../core/plan/newPlan';
+import { rectangle } from '../../core/forms/kinds/rectangle';
+import { gripControls, snapStep } from './controls';
 
 const planOf = (input: PlanInput) => {
   const plan = makePlan(input);
@@ -25,12 +26,16 @@ describe('handles on the drawing', () => {
         const set = (change: (p: PlanInput) => PlanInput): void => {
           changed = change(input);
         };
-        const control = gripControls({ input, plan, units: 'metric', set })(grip.target);
+        const control = gripControls({ input, plan, units: 'metric', snap: 'fine', set })(grip.target);
         if (!control) throw new Error(`no control for ${grip.target}`);
         control.set(control.value + control.step, true);
-        const after = gripControls({ input: changed, plan: planOf(changed), units: 'metric', set })(
-          grip.target,
-        );
+        const after = gripControls({
+          input: changed,
+          plan: planOf(changed),
+          units: 'metric',
+          snap: 'fine',
+          set,
+        })(grip.target);
         expect(after?.value).toBeCloseTo(control.value + control.step, 9);
         expect(planOf(changed).solution.status).toBe('solved');
       }
@@ -42,26 +47,34 @@ describe('handles on the drawing', () => {
     (_, kind) => {
       const input = newPlan(kind);
       const { form } = planOf(input);
-      const grip = pieceScene(form, { foldOverMm: 0 }).grips.find(g => g.target === 'shrinkage.along');
+      const laidIsHeld = input.given.includes('laidSize');
+      const grip = pieceScene(form, { foldOverMm: 0, laidIsHeld }).grips.find(
+        g => g.target === 'shrinkage.along',
+      );
       const pulled = 0.01;
       const along = input.shrinkage.along + pulled * (grip?.rate ?? 0);
       const after = planOf({ ...input, shrinkage: { along, across: input.shrinkage.across } }).form;
-      const ends = (f: typeof form): number => Math.max(...f.laid.points.map(p => p.x));
-      expect((ends(after) - ends(form)) / pulled).toBeCloseTo(1, 2);
+      // Where the laid size is held, the wanted outline is pulled inwards instead.
+      const ends = (f: typeof form): number =>
+        Math.max(...(laidIsHeld ? f.finished : f.laid.points).map(p => p.x));
+      expect((ends(after) - ends(form)) / pulled).toBeCloseTo(laidIsHeld ? -1 : 1, 2);
     },
   );
 
-  it('snap to an eighth of an inch where inches are read', () => {
-    const [kind] = FORM_KINDS;
-    if (!kind) throw new Error('no form');
-    const input = newPlan(kind);
-    const control = gripControls({ input, plan: planOf(input), units: 'imperial', set: () => undefined })(
-      'length',
-    );
-    expect(control?.step).toBeCloseTo(3.175, 9);
-    expect(control?.text).toBe('15 3/4 in');
-    expect(
-      gripControls({ input, plan: planOf(input), units: 'metric', set: () => undefined })('nothing'),
-    ).toBeNull();
+  it('snaps to whole or half centimetres or to eighths, and finer where the thing is small', () => {
+    const step = (units: 'metric' | 'imperial', snap: 'whole' | 'half' | 'fine', value = 400): number =>
+      snapStep({ units, snap, value });
+    expect([step('metric', 'whole'), step('metric', 'half'), step('metric', 'fine')]).toEqual([10, 5, 1]);
+    expect(step('imperial', 'fine')).toBeCloseTo(25.4 / 8, 9);
+    expect(step('imperial', 'whole')).toBeCloseTo(25.4 / 2, 9);
+    expect(step('metric', 'whole', 20)).toBe(1);
+    expect(step('metric', 'half', 5)).toBe(0.5);
+  });
+
+  it('says its figure in the units that are read, and knows no handle that is not there', () => {
+    const input = newPlan(rectangle);
+    const of = { input, plan: planOf(input), snap: 'fine' as const, set: () => undefined };
+    expect(gripControls({ ...of, units: 'imperial' })('length')?.text).toBe('15 3/4 in');
+    expect(gripControls({ ...of, units: 'metric' })('nothing')).toBeNull();
   });
 });

@@ -3,6 +3,7 @@ import type { PlanInput } from '../../core/plan/planInput';
 import { setAxisShrinkage, setMeasure } from '../../core/plan/setLink';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
+import { type Settings, SNAP_NAMES } from '../../records/settings';
 import type { GripControl } from '../../ui/table/GripPoint';
 
 const SHRINKAGE_STEP = 0.005;
@@ -11,14 +12,33 @@ export interface ControlsOf {
   readonly input: PlanInput;
   readonly plan: Plan;
   readonly units: UnitSystem;
+  readonly snap: Settings['snap'];
   readonly set: (change: (plan: PlanInput) => PlanInput, done: boolean, label: string) => void;
 }
 
-/** What each grip on the drawing changes. Lengths snap to a millimetre or an eighth of an inch. */
+/** Steps a dragged length may snap to, mm, coarsest first. */
+const SNAPS: Readonly<Record<UnitSystem, readonly number[]>> = {
+  metric: [10, 5, 1, 0.5],
+  imperial: [MM_PER_INCH / 2, MM_PER_INCH / 4, MM_PER_INCH / 8, MM_PER_INCH / 16],
+};
+/** A step coarser than this share of the figure would jump. */
+const COARSEST = 1 / 16;
+
+/** What a dragged length snaps to, mm: as asked for, and finer where the thing itself is small. */
+export const snapStep = (of: {
+  readonly units: UnitSystem;
+  readonly snap: Settings['snap'];
+  readonly value: number;
+}): number => {
+  const steps = SNAPS[of.units];
+  const from = SNAP_NAMES.indexOf(of.snap);
+  return steps.slice(from).find(s => s <= of.value * COARSEST) ?? steps.at(-1) ?? 1;
+};
+
+/** What each grip on the drawing changes. */
 export const gripControls =
-  ({ input, plan, units, set }: ControlsOf) =>
+  ({ input, plan, units, snap, set }: ControlsOf) =>
   (target: string): GripControl | null => {
-    const step = units === 'metric' ? 1 : MM_PER_INCH / 8;
     if (target === 'shrinkage.along' || target === 'shrinkage.across') {
       const axis = target === 'shrinkage.along' ? 'along' : 'across';
       return {
@@ -38,7 +58,7 @@ export const gripControls =
         text: showQuantity(input.foldOverMm, 'length', units),
         min: 0,
         max: 200,
-        step,
+        step: snapStep({ units, snap: 'fine', value: 200 }),
         set: (v, done) => set(p => ({ ...p, foldOverMm: v }), done, 'fold-over'),
       };
     const spec = plan.kind.specs(plan.measures).find(s => s.id === target);
@@ -50,7 +70,7 @@ export const gripControls =
       text: showQuantity(value, 'length', units),
       min: spec.min,
       max: spec.max,
-      step,
+      step: snapStep({ units, snap, value }),
       set: (v, done) => set(p => setMeasure(p, target, v), done, spec.label),
     };
   };

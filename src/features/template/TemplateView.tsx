@@ -1,10 +1,12 @@
 import { useMemo, useState } from 'react';
 import { issueText } from '../../core/issues';
 import type { Plan } from '../../core/plan/makePlan';
-import { PAPER_NAMES, PAPERS, type PaperName, planSheets, type SheetPlan } from '../../drawing/sheets';
-import { pieceScene } from '../../drawing/scene';
-import { makeTemplate } from '../../drawing/template';
+import { DASHED_LINE } from '../../drawing/dashedLine';
+import { PAPER_NAMES, type Orientation, PAPERS, planSheets, type SheetPlan } from '../../drawing/sheets';
+import type { Scene } from '../../drawing/scene';
+import { canHalve, makeTemplate, type Template } from '../../drawing/template';
 import { download, fileName } from '../../files/download';
+import { templateDxf } from '../../files/templateDxf';
 import { templateSvg } from '../../files/templateSvg';
 import { localDay, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
@@ -63,7 +65,27 @@ const SheetMarks = ({ sheets, view }: { readonly sheets: SheetPlan; readonly vie
   </g>
 );
 
-const useExports = (stage: PieceStage, plan: Plan) => {
+/** Letters of the gauge lines and names of cuts, where the template carries them. */
+const TemplateWords = ({ template, view }: { readonly template: Template; readonly view: View }) => (
+  <g aria-hidden="true">
+    {template.words.map((w, i) => {
+      const p = toScreen(view, w.at);
+      return (
+        <text
+          key={`${w.text}${i}`}
+          x={p.x}
+          y={p.y}
+          className="gauge-name fill-chalk font-semibold"
+          fontSize={Math.max(12, w.sizeMm * view.pxPerMm)}
+        >
+          {w.text}
+        </text>
+      );
+    })}
+  </g>
+);
+
+const useExports = (stage: PieceStage, plan: Plan, half: boolean) => {
   const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
   const { tell } = useNotify();
   const template = useMemo(
@@ -72,17 +94,20 @@ const useExports = (stage: PieceStage, plan: Plan) => {
         name: stage.piece.name,
         date: localDay(nowIso()),
         foldOverMm: stage.piece.plan.foldOverMm,
+        pieces: stage.piece.plan.pieces,
         units: stage.settings.units,
+        half,
       }),
-    [plan, stage.piece.name, stage.piece.plan.foldOverMm, stage.settings.units],
+    [plan, stage.piece.name, stage.piece.plan, stage.settings.units, half],
   );
-  const pdf = async (paper: PaperName): Promise<void> => {
+  const pdf = async (): Promise<void> => {
+    const { page: paper, orientation } = stage.settings;
     const abort = new AbortController();
     const stop = (): void => abort.abort();
     setProgress({ done: 0, of: 0, stop });
     const made = await background.run(
       'templatePdf',
-      { template, paper },
+      { template, paper, orientation },
       { onProgress: (done, of) => setProgress({ done, of, stop }), signal: abort.signal },
     );
     setProgress(null);
@@ -91,18 +116,33 @@ const useExports = (stage: PieceStage, plan: Plan) => {
   };
   const svg = (): void =>
     download(fileName(`${stage.piece.name} template`, 'svg'), 'image/svg+xml', templateSvg(template));
-  return { template, pdf, svg, progress };
+  const dxf = (): void =>
+    download(fileName(`${stage.piece.name} template`, 'dxf'), 'image/vnd.dxf', templateDxf(template));
+  return { template, pdf, svg, dxf, progress };
 };
+
+const ORIENTATIONS: ReadonlyArray<{ readonly value: Orientation; readonly text: string }> = [
+  { value: 'auto', text: 'fewest sheets' },
+  { value: 'upright', text: 'upright' },
+  { value: 'lying', text: 'lying' },
+];
+
+/** The template as it is on the table: what is exported is what is seen. */
+const sceneOf = (template: Template): Scene => ({
+  shapes: template.shapes,
+  marks: [],
+  grips: [],
+  box: template.box,
+});
 
 const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
   const changeSettings = useChangeSettings();
-  const { template, pdf, svg, progress } = useExports(stage, plan);
-  const { units, page } = stage.settings;
-  const sheets = useMemo(() => planSheets(template.box, page), [template, page]);
-  const scene = useMemo(
-    () => pieceScene(plan.form, { foldOverMm: stage.piece.plan.foldOverMm }),
-    [plan.form, stage.piece.plan.foldOverMm],
-  );
+  const [half, setHalf] = useState(false);
+  const halves = useMemo(() => canHalve(plan.form), [plan.form]);
+  const { template, pdf, svg, dxf, progress } = useExports(stage, plan, half);
+  const { units, page, orientation } = stage.settings;
+  const sheets = useMemo(() => planSheets(template.box, page, orientation), [template, page, orientation]);
+  const scene = useMemo(() => sceneOf(template), [template]);
   const [first, last] = [sheets.sheets[0], sheets.sheets.at(-1)];
   const box =
     first && last ? { ...last.window, minX: first.window.minX, minY: first.window.minY } : scene.box;
@@ -118,7 +158,12 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
             label="Template over its sheets"
             box={box}
             under={view => <SheetOutlines sheets={sheets} view={view} />}
-            over={view => <SheetMarks sheets={sheets} view={view} />}
+            over={view => (
+              <>
+                <TemplateWords template={template} view={view} />
+                <SheetMarks sheets={sheets} view={view} />
+              </>
+            )}
           />
           <Legend scene={scene} />
         </>
@@ -128,10 +173,10 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
           <div>
             <h2 className="text-lg font-semibold">Template at true scale</h2>
             <p className="text-chalk">
-              {plan.form.outlineIs === 'resist'
-                ? 'Cut the resist to the dashed line.'
-                : 'Lay the wool out to the dashed line.'}{' '}
-              The solid line round it is the wool with its fold-over; the dotted one is the wanted size.
+              {DASHED_LINE[plan.form.outlineIs]}
+              {plan.form.outlineIs === 'resist' &&
+                ' The solid line round it is the wool with its fold-over.'}{' '}
+              The dotted line is the wanted size.
             </p>
           </div>
           <div>
@@ -146,6 +191,29 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
               onChoose={value => changeSettings({ page: value })}
             />
           </div>
+          <div>
+            <p className="mb-1 text-[13px] text-chalk">It lies</p>
+            <Choice
+              label="Paper lies"
+              value={orientation}
+              options={ORIENTATIONS}
+              onChoose={value => changeSettings({ orientation: value })}
+            />
+          </div>
+          {halves && (
+            <div>
+              <p className="mb-1 text-[13px] text-chalk">Drawn</p>
+              <Choice
+                label="Drawn"
+                value={half ? 'half' : 'whole'}
+                options={[
+                  { value: 'whole', text: 'whole' },
+                  { value: 'half', text: 'half, on the fold' },
+                ]}
+                onChoose={v => setHalf(v === 'half')}
+              />
+            </div>
+          )}
           <p className="text-3xl font-semibold">
             {n} {n === 1 ? 'sheet' : 'sheets'}
             <span className="ml-2 text-base font-normal text-chalk">
@@ -153,10 +221,11 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
             </span>
           </p>
           <div className="flex flex-wrap gap-2">
-            <Button look="main" onClick={() => void pdf(page)} disabled={progress !== null}>
+            <Button look="main" onClick={() => void pdf()} disabled={progress !== null}>
               Save PDF
             </Button>
             <Button onClick={svg}>Save SVG</Button>
+            <Button onClick={dxf}>Save DXF</Button>
           </div>
           {progress && (
             <p role="status" className="flex items-center gap-3">

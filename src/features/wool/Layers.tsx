@@ -5,7 +5,16 @@ import { Choice } from '../../ui/Choice';
 const HATCH_MM = 9;
 
 /** The shown layer on the drawing: its wool, and the way its fibres lie, to scale. */
-export const LayerPattern = ({ colour, deg }: { readonly colour: string; readonly deg: number }) => (
+export const LayerPattern = ({
+  colour,
+  deg,
+  fibres,
+}: {
+  readonly colour: string;
+  readonly deg: number;
+  /** False for a solid, whose fibres lie every way. */
+  readonly fibres: boolean;
+}) => (
   <defs>
     <pattern
       id="layer"
@@ -15,12 +24,14 @@ export const LayerPattern = ({ colour, deg }: { readonly colour: string; readonl
       patternTransform={`rotate(${deg})`}
     >
       <rect width={4 * HATCH_MM} height={HATCH_MM} fill={colour} fillOpacity={0.55} />
-      <path
-        d={`M0 ${HATCH_MM / 4}h${3 * HATCH_MM}M${2 * HATCH_MM} ${(3 * HATCH_MM) / 4}h${2 * HATCH_MM}M0 ${(3 * HATCH_MM) / 4}h${HATCH_MM}`}
-        stroke="#fff"
-        strokeOpacity={0.75}
-        strokeWidth={1.2}
-      />
+      {fibres && (
+        <path
+          d={`M0 ${HATCH_MM / 4}h${3 * HATCH_MM}M${2 * HATCH_MM} ${(3 * HATCH_MM) / 4}h${2 * HATCH_MM}M0 ${(3 * HATCH_MM) / 4}h${HATCH_MM}`}
+          stroke="#fff"
+          strokeOpacity={0.75}
+          strokeWidth={1.2}
+        />
+      )}
     </pattern>
   </defs>
 );

@@ -10,12 +10,14 @@ const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage
   const { plan } = stage.piece;
   const mass = (g: number): string => scaleMass(g, plan.scaleStepG, units);
   const exact = showQuantity(weigh.partGrams * weigh.parts, 'mass', units);
+  const each = weigh.times > 1 ? `, for one of ${weigh.times}` : '';
   const step = showQuantity(plan.scaleStepG, 'mass', units);
   return (
     <Why of="these masses">
       <p>
-        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all, {exact}, rounded to the {step} your scale
-        reads. Faces share it by their wool area, layers evenly; the odd step goes to what is laid first.
+        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all{each}, {exact}, rounded to the {step} your
+        scale reads. Faces share it by their wool area, layers evenly; the odd step goes to what is laid
+        first.
       </p>
       <p className="mt-1">
         <b>Reserve {mass(weigh.reserve)}</b> — {showQuantity(plan.reserveShare, 'share', units)} of it,
@@ -40,7 +42,7 @@ export const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly s
           {(
             [
               ['take from the shelf', weigh.take],
-              ['to lay', weigh.total],
+              [weigh.times > 1 ? 'to lay, each' : 'to lay', weigh.total],
               ['reserve', weigh.reserve],
             ] as const
           ).map(([name, g]) => (

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { facesOf } from '../../core/forms/facesOf';
 import { layerDirection } from '../../core/wool/layerDirection';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
@@ -8,15 +9,17 @@ import { pieceScene } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { Choice } from '../../ui/Choice';
 import { StageLayout } from '../../ui/StageLayout';
+import { UNDYED } from '../../ui/undyed';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
+import { Batch } from './Batch';
 import { layerFill, LayerChoice, LayerPattern } from './Layers';
+import { HeapPiles, LayerPiles } from './Piles';
 import { scaleMass } from './scaleMass';
 import { Totals } from './Totals';
 import { WallSection } from './WallSection';
-
-const UNDYED = '#b9b2a3';
 
 const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
   const how =
@@ -26,63 +29,6 @@ const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
         ? 'Part each heap in thirds'
         : `Part each heap in ${split.into} on the scale`;
   return `${how}: ${split.heaps} of ${showQuantity(grams / split.heaps, 'mass', units)}`;
-};
-
-const Piles = ({
-  weigh,
-  stepG,
-  units,
-  onResist,
-}: {
-  readonly weigh: WeighPlan;
-  readonly stepG: number;
-  readonly units: UnitSystem;
-  readonly onResist: boolean;
-}) => {
-  const mass = (g: number): string => scaleMass(g, stepG, units);
-  const layers = weigh.faces[0]?.layers.map((_, i) => i) ?? [];
-  return (
-    <table className="w-full">
-      <caption className="text-left text-lg font-semibold">Weigh out</caption>
-      <thead>
-        <tr className="border-b border-ink text-right text-[13px] text-chalk">
-          <th scope="col" className="text-left font-normal">
-            layer
-          </th>
-          {weigh.faces.map(f => (
-            <th key={f.name} scope="col" className="font-normal">
-              {f.name}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody className="text-right text-lg">
-        {layers.map(i => (
-          <tr key={i} className="border-b border-rim">
-            <th scope="row" className="text-left text-base font-normal">
-              {i + 1}
-              {i === 0 && (onResist ? ' (inside)' : ' (laid first)')}
-            </th>
-            {weigh.faces.map(f => (
-              <td key={f.name}>{mass(f.layers[i] ?? 0)}</td>
-            ))}
-          </tr>
-        ))}
-      </tbody>
-      <tfoot className="text-right">
-        <tr>
-          <th scope="row" className="text-left font-normal">
-            face
-          </th>
-          {weigh.faces.map(f => (
-            <td key={f.name} className="font-semibold">
-              {mass(f.grams)}
-            </td>
-          ))}
-        </tr>
-      </tfoot>
-    </table>
-  );
 };
 
 const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh: WeighPlan }) => {
@@ -119,8 +65,10 @@ const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh
         }
       />
       <p className="w-full text-[13px] text-chalk">
-        Reserve 5–10 % and 97 % staying after rinsing and shaving are common practice. {weigh.parts} equal
-        parts of about {showQuantity(weigh.partGrams, 'mass', units)}, rounded so that the piles sum exactly.
+        Reserve 5–10 % and 97 % staying after rinsing and shaving are common practice.
+        {!stage.plan.ok || stage.plan.value.form.solid
+          ? ''
+          : ` ${weigh.parts} equal parts of about ${showQuantity(weigh.partGrams, 'mass', units)}, rounded so that the piles sum exactly.`}
       </p>
     </div>
   );
@@ -131,9 +79,11 @@ export const WoolView = () => {
   const stage = usePieceStage();
   const { plan } = stage;
   const fold = stage.piece.plan.foldOverMm;
+  const { scaleStepG: stepG } = stage.piece.plan;
+  const [face, setFace] = useState(0);
   const scene = useMemo(
-    () => (plan.ok ? pieceScene(plan.value.form, { foldOverMm: fold }) : null),
-    [plan, fold],
+    () => (plan.ok ? pieceScene(plan.value.form, { foldOverMm: fold, face }) : null),
+    [plan, fold, face],
   );
   const [chosen, setChosen] = useState(0);
   if (!plan.ok || !scene) return <p className="p-4">The plan has to be mended first.</p>;
@@ -143,6 +93,7 @@ export const WoolView = () => {
   const layers = weigh?.faces[0]?.layers.length ?? 1;
   const shown = Math.min(chosen, layers - 1);
   const colour = stage.wool?.colour ?? UNDYED;
+  const facesDiffer = facesOf(form).length > 1;
   return (
     <StageLayout
       label="Wool"
@@ -155,7 +106,11 @@ export const WoolView = () => {
             showMarks={false}
             fillOf={layerFill(scene)}
             under={() => (
-              <LayerPattern colour={colour} deg={tableAngle(form.alongOnTable, layerDirection(shown))} />
+              <LayerPattern
+                colour={colour}
+                deg={tableAngle(form.alongOnTable, layerDirection(shown))}
+                fibres={!form.solid}
+              />
             )}
           />
           <Legend scene={scene} />
@@ -170,20 +125,43 @@ export const WoolView = () => {
                 Raw fleece: wash hands, cover cuts, keep it from food. Carding makes dust: air the room.
               </p>
             )}
-            <LayerChoice layers={layers} shown={shown} onShow={setChosen} />
-            <Piles weigh={weigh} stepG={stage.piece.plan.scaleStepG} units={units} onResist={onResist} />
-            <h2 className="mt-4 text-lg font-semibold">Or part by hand</h2>
-            <ol className="mb-4 list-decimal pl-6">
-              {weigh.scheme.map(split => (
-                <li key={split.heaps}>{splitWords(split, weigh.total, units)}</li>
-              ))}
-            </ol>
-            {weigh.faces[0] && (
+            {form.solid ? (
+              <>
+                <HeapPiles weigh={weigh} stepG={stepG} units={units} />
+                {stage.piece.plan.pieces > 1 && <Batch pieces={stage.piece.plan.pieces} />}
+              </>
+            ) : (
+              <>
+                <LayerChoice layers={layers} shown={shown} onShow={setChosen} />
+                {facesDiffer && (
+                  <div className="mb-3">
+                    <Choice
+                      label="Face on the table"
+                      value={String(face)}
+                      options={form.faces.map((f, i) => ({ value: String(i), text: f.name }))}
+                      onChoose={v => setFace(Number(v))}
+                    />
+                  </div>
+                )}
+                <LayerPiles weigh={weigh} stepG={stepG} units={units} onResist={onResist} />
+              </>
+            )}
+            {weigh.scheme.length > 0 && !(form.solid && weigh.faces.length > 1) && (
+              <>
+                <h2 className="mt-4 text-lg font-semibold">Or part by hand</h2>
+                <ol className="mb-4 list-decimal pl-6">
+                  {weigh.scheme.map(split => (
+                    <li key={split.heaps}>{splitWords(split, weigh.total, units)}</li>
+                  ))}
+                </ol>
+              </>
+            )}
+            {!form.solid && weigh.faces[0] && (
               <WallSection
                 face={weigh.faces[0]}
                 colour={colour}
                 onResist={onResist}
-                mass={g => scaleMass(g, stage.piece.plan.scaleStepG, units)}
+                mass={g => scaleMass(g, stepG, units)}
               />
             )}
             <Weighing stage={stage} weigh={weigh} />

@@ -6,9 +6,22 @@ const NAMES: Readonly<Partial<Record<Role, string>>> = {
   wanted: 'wanted',
   wool: 'wool with fold-over',
   mouth: 'mouth, stays open',
+  fold: 'fold line',
+  opening: 'cut out of the resist',
+  hardest: 'work this edge hardest',
 };
 
-const ORDER: readonly Role[] = ['laid', 'now', 'wanted', 'wool', 'mouth', 'cut'];
+const ORDER: readonly Role[] = [
+  'laid',
+  'now',
+  'wanted',
+  'wool',
+  'mouth',
+  'opening',
+  'fold',
+  'cut',
+  'hardest',
+];
 
 /** What the lines of a drawing mean, in the same dash and colour as on the table. */
 export const Legend = ({ scene }: { readonly scene: Scene }) => (

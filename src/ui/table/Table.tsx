@@ -40,7 +40,8 @@ export interface TableProps {
   /** Part of the table that must be in sight; the drawing when left out. */
   readonly box?: Box;
   readonly under?: (view: View) => ReactNode;
-  readonly over?: (view: View) => ReactNode;
+  /** Drawn over all else. `hold` keeps the view still while something is dragged. */
+  readonly over?: (view: View, hold: (held: boolean) => void) => ReactNode;
   /** What a closed line is filled with; left out, with nothing. */
   readonly fillOf?: (role: Role) => string | undefined;
 }
@@ -87,7 +88,6 @@ export const Table = (props: TableProps) => {
                 </g>
               );
             })}
-          {props.over?.(view)}
           {hung.map(h => (
             <path
               key={h.id}
@@ -110,6 +110,7 @@ export const Table = (props: TableProps) => {
                 />
               ) : null;
             })}
+          {props.over?.(view, hold)}
         </svg>
       )}
       {hung.map(h => (

@@ -1,9 +1,19 @@
+import type { Measures } from '../../forms/formKind';
 import { makePlan, type Plan } from '../makePlan';
 import type { PlanInput } from '../planInput';
 
+/** A form by its measures, taken inside. */
+export const formOf = (kind: string, measures: Measures): PlanInput['form'] => ({
+  kind,
+  measures,
+  outline: null,
+  measuredOn: 'inside',
+});
+
 /** The round pad of the model's worked example: ⌀ 400 mm, s 0.33, t 8 mm, ρ 0.25. */
 export const PAD: PlanInput = {
-  form: { kind: 'disc', measures: { diameter: 400, strip: 0 } },
+  form: formOf('disc', { diameter: 400, over: 0, strip: 0 }),
+  pieces: 1,
   shrinkage: { along: 0.33, across: 0.33 },
   pinned: [],
   given: ['size', 'shrinkage', 'layers', 'thickness', 'firmness'],

@@ -1,27 +1,29 @@
-import type { Polygon } from '../outline/polygon';
-import { type FormKind, measure } from './formKind';
-import { planFlat } from './flat';
-
-const box = (length: number, width: number): Polygon => [
-  { x: -length / 2, y: -width / 2 },
-  { x: length / 2, y: -width / 2 },
-  { x: length / 2, y: width / 2 },
-  { x: -length / 2, y: width / 2 },
-];
+import { box } from '../../outline/shapes';
+import { type FormKind, lengthSpec, measure } from '../formKind';
+import { planFlat } from '../flat';
 
 /** Rectangle: seat pad, lamp band, mat, panel. */
 export const rectangle: FormKind = {
   kind: 'rectangle',
   title: 'Flat rectangle',
   purpose: 'seat pad, lamp band, mat, panel',
+  group: 'home',
+  also: [
+    {
+      title: 'Picture',
+      purpose: 'a wall piece, its edge folded in straight',
+      measures: { length: 500, width: 350, strip: 20 },
+    },
+  ],
   faces: 1,
-  reference: () => 'length',
+  body: 'sheet',
+  size: { name: 'length', of: m => measure(m, 'length') },
   defaults: { length: 400, width: 300, strip: 0 },
   usual: { thicknessMm: 5, firmness: 0.2, layers: 4 },
   specs: () => [
-    { id: 'length', label: 'Length', hint: 'along', min: 10, max: 5000, scales: true },
-    { id: 'width', label: 'Width', hint: 'across', min: 10, max: 5000, scales: true },
-    { id: 'strip', label: 'Folded-in edge', hint: 'as laid, 0 for none', min: 0, max: 100, scales: false },
+    lengthSpec('length', 'Length', { hint: 'along', min: 10, max: 5000 }),
+    lengthSpec('width', 'Width', { hint: 'across', min: 10, max: 5000 }),
+    lengthSpec('strip', 'Folded-in edge', { hint: 'as laid, 0 for none', min: 0, max: 100, scales: false }),
   ],
   objection: () => null,
   plan: (measures, laying) => {
@@ -30,8 +32,6 @@ export const rectangle: FormKind = {
     return planFlat(
       {
         finished: box(length, width),
-        length,
-        width,
         strip: measure(measures, 'strip'),
         withStrip: (_, strip) =>
           box(length * laying.factor.along + 2 * strip, width * laying.factor.across + 2 * strip),

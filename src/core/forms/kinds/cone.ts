@@ -1,0 +1,48 @@
+import { type FormKind, lengthSpec, measure, type Measures, OUTSIDE, type ProfilePoint } from '../formKind';
+import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
+import { stationsOf } from '../profile';
+
+const profile = (m: Measures): ProfilePoint[] => [
+  { z: 0, r: 0 },
+  { z: measure(m, 'height'), r: measure(m, 'base') / 2 },
+];
+const slant = (m: Measures): number => Math.hypot(measure(m, 'height'), measure(m, 'base') / 2);
+
+/** Cone: closed to a point, open at the base. Its length on the wall is the slant. */
+export const cone: FormKind = {
+  kind: 'cone',
+  title: 'Cone',
+  purpose: 'a tree, a gnome’s hat, a pointed shade',
+  group: 'home',
+  faces: 2,
+  body: 'sheet',
+  size: { name: 'slant', of: slant },
+  defaults: { base: 120, height: 200 },
+  usual: { thicknessMm: 4, firmness: 0.24, layers: 4 },
+  specs: () => [
+    lengthSpec('base', 'Base', { hint: 'diameter', min: 10, max: 2000, outside: OUTSIDE.across }),
+    lengthSpec('height', 'Height', {
+      hint: 'upright, base to tip',
+      min: 10,
+      max: 2000,
+      outside: OUTSIDE.fromEnd,
+    }),
+  ],
+  objection: () => null,
+  plan: (m, laying) => {
+    const s = stationsOf(profile(m));
+    const along = alongHandle('height', s, { at: 0 });
+    return planByGirths(
+      {
+        stations: s,
+        alongOnTable: 'down',
+        isRound: true,
+        handles: [
+          girthHandle('base', s, { at: 1, perGirth: Math.PI }),
+          { ...along, towards: { x: -1, y: 0 }, rate: (2 * slant(m)) / measure(m, 'height') },
+        ],
+      },
+      laying,
+    );
+  },
+};

@@ -1,0 +1,92 @@
+import { box } from '../../outline/shapes';
+import { type FormKind, lengthSpec, measure } from '../formKind';
+import { planFlat } from '../flat';
+
+/** Nuno: thin wool felted through fine cloth, which it gathers as it shrinks. */
+export const nuno: FormKind = {
+  kind: 'nuno',
+  title: 'Nuno scarf',
+  purpose: 'a scarf of fine cloth, gathered by thin wool',
+  group: 'wear',
+  also: [
+    {
+      title: 'Nuno panel',
+      purpose: 'a panel or blouse piece of fine cloth and wool',
+      measures: { length: 700, width: 500, share: 1, cloth: 25, veil: 0.3 },
+    },
+  ],
+  faces: 1,
+  body: 'sheet',
+  size: { name: 'length', of: m => measure(m, 'length') },
+  laidName: 'Cloth cut, length',
+  defaults: { length: 1500, width: 250, share: 0.6, cloth: 20, veil: 0.15 },
+  usual: { thicknessMm: 1, firmness: 0.12, layers: 2, shrinkage: 0.35 },
+  specs: () => [
+    lengthSpec('length', 'Length', { hint: 'along, finished', min: 50, max: 5000 }),
+    lengthSpec('width', 'Width', { hint: 'across, finished', min: 20, max: 3000 }),
+    {
+      id: 'share',
+      label: 'Wool covers',
+      hint: 'share of the cloth that carries wool',
+      min: 0.05,
+      max: 1,
+      scales: false,
+      dimension: 'share',
+    },
+    { id: 'cloth', label: 'Cloth', hint: 'its weight', min: 1, max: 300, scales: false, dimension: 'areal' },
+    {
+      id: 'veil',
+      label: 'Veil over silk',
+      hint: 'share laid with loose silk or plant fibre, to be netted down with wool',
+      min: 0,
+      max: 1,
+      scales: false,
+      dimension: 'share',
+    },
+  ],
+  objection: () => null,
+  plan: (m, laying) => {
+    const [length, width] = [measure(m, 'length'), measure(m, 'width')];
+    const { along, across } = laying.factor;
+    const clothG = (length * along * width * across * measure(m, 'cloth')) / 1e6;
+    return planFlat(
+      {
+        finished: box(length, width),
+        outlineIs: 'cloth',
+        woolShare: measure(m, 'share'),
+        handles: [
+          { measure: 'length', at: { x: length / 2, y: 0 }, towards: { x: 1, y: 0 }, rate: 2 },
+          { measure: 'width', at: { x: 0, y: width / 2 }, towards: { x: 0, y: 1 }, rate: 2 },
+        ],
+        more: {
+          facts: [
+            {
+              name: 'cloth, width cut',
+              value: width * across,
+              dimension: 'length',
+              why: 'width ÷ (1 − s across).',
+            },
+            { name: 'cloth', value: clothG, dimension: 'mass', why: 'Area cut × its weight.' },
+            {
+              name: 'cloth when gathered',
+              value: measure(m, 'cloth') * along * across,
+              dimension: 'areal',
+              why: 'Its weight ÷ (1 − s along)(1 − s across): the same cloth on less area.',
+            },
+            {
+              name: 'area to veil',
+              value: (measure(m, 'veil') * length * along * width * across) / 1e6,
+              dimension: 'area',
+              why: 'Share veiled × area cut. Silk, viscose, bamboo and linen do not felt: a thin net of wool holds them.',
+            },
+          ],
+          hints: [
+            'Rub until hairs stand on the back of the cloth before anything is rolled.',
+            'Dry-looking bubbly crêpe all over the back says it is done.',
+          ],
+        },
+      },
+      laying,
+    );
+  },
+};

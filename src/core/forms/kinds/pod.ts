@@ -1,0 +1,107 @@
+import { ellipse } from '../../outline/shapes';
+import { type FormKind, lengthSpec, measure, OUTSIDE, PLAIN } from '../formKind';
+import { gaugeLine } from '../gaugeLine';
+import { ellipsoidProfile } from '../solidBody';
+import { polesOf, spheroidArea } from '../spheroidArea';
+
+/** Pod on a ball or balloon: wool all round it, a mouth cut where the ball comes out. */
+export const pod: FormKind = {
+  kind: 'pod',
+  title: 'Pod on a ball',
+  purpose: 'a pod, lantern or nest, felted round a ball or balloon',
+  group: 'hold',
+  faces: 1,
+  body: 'sheet',
+  size: { name: 'girth', of: m => measure(m, 'girth') },
+  laidName: 'Girth of the ball',
+  defaults: { girth: 420, over: 420, mouth: 60 },
+  usual: { thicknessMm: 4, firmness: 0.24, layers: 4, shrinkage: 0.3 },
+  specs: () => [
+    lengthSpec('girth', 'Girth', {
+      hint: 'a string once round its middle',
+      min: 60,
+      max: 3000,
+      outside: OUTSIDE.girth,
+    }),
+    lengthSpec('over', 'Over the poles', {
+      hint: 'a string once round over top and bottom; a balloon is no sphere',
+      min: 60,
+      max: 3000,
+      outside: OUTSIDE.girth,
+    }),
+    lengthSpec('mouth', 'Mouth', { hint: 'diameter of the hole cut at the top', min: 0, max: 800 }),
+  ],
+  objection: m => {
+    if (measure(m, 'mouth') > measure(m, 'girth') / Math.PI) return 'The mouth is wider than the pod.';
+    // Flat as a coin, a string over the poles is twice the diameter: 2/π of the girth.
+    return measure(m, 'over') < measure(m, 'girth') * 0.66
+      ? 'Over the poles is too short for this girth.'
+      : null;
+  },
+  plan: (m, laying) => {
+    const { along: fy, across: fx } = laying.factor;
+    const [girth, over, mouth] = [measure(m, 'girth'), measure(m, 'over'), measure(m, 'mouth')];
+    const poles = polesOf(girth, over);
+    const wide = girth / Math.PI;
+    const finished = ellipse(wide, poles);
+    const points = ellipse(wide * fy, poles * fx);
+    const woolMm2 = spheroidArea(wide * fy, poles * fx);
+    const outline = { points, open: points.map(() => false) };
+    const [r, y] = [wide / 2, poles / 2];
+    return {
+      ...PLAIN,
+      outlineIs: 'ball',
+      finished,
+      laid: outline,
+      faces: [{ name: 'all round', outline, wool: [points], netMm2: woolMm2, woolMm2 }],
+      gauges: [
+        gaugeLine({ id: 'A', name: 'girth round the middle', axis: 'along', wanted: girth }, laying, [
+          { x: -r * fy, y: 0 },
+          { x: r * fy, y: 0 },
+        ]),
+        gaugeLine({ id: 'B', name: 'girth over the poles', axis: 'across', wanted: over }, laying, [
+          { x: 0, y: -y * fx },
+          { x: 0, y: y * fx },
+        ]),
+      ],
+      handles: [
+        { measure: 'girth', at: { x: r, y: 0 }, towards: { x: 1, y: 0 }, rate: 2 * Math.PI },
+        { measure: 'over', at: { x: 0, y }, towards: { x: 0, y: 1 }, rate: Math.PI },
+      ],
+      cuts:
+        mouth > 0
+          ? [
+              {
+                name: 'mouth, about the top',
+                line: [
+                  { x: (-mouth / 2) * fy, y: -y * fx },
+                  { x: (mouth / 2) * fy, y: -y * fx },
+                ],
+              },
+            ]
+          : [],
+      finishedMm2: spheroidArea(wide, poles),
+      facts: [
+        { name: 'ball, across', value: wide * fy, dimension: 'length', why: 'girth as laid ÷ π.' },
+        {
+          name: 'ball, pole to pole',
+          value: poles * fx,
+          dimension: 'length',
+          why: 'The height at which a string over the poles is as long as given (ellipse, Ramanujan’s formula, from memory).',
+        },
+        {
+          name: 'surface as laid',
+          value: woolMm2 / 1e6,
+          dimension: 'area',
+          why: 'Surface of a spheroid; of a ball C²/π.',
+        },
+      ],
+      hints: [
+        'A balloon yields as the felt tightens: let air out little by little, and measure both girths.',
+        'Cut a little at a time, when it is prefelt and the skin holds.',
+      ],
+      turned: { profile: ellipsoidProfile(poles, wide), mouth: 'up' },
+      alongOnTable: 'right',
+    };
+  },
+};

@@ -1,0 +1,85 @@
+import type { ProfilePoint, Turned } from '../core/forms/formKind';
+import type { Point } from '../core/outline/polygon';
+
+/** A small flat piece of a turned form as it is seen, mm on the screen's plane: x right, y down. */
+export interface Facet {
+  readonly corners: readonly [Point, Point, Point, Point];
+  /** Light on it, 0 to 1. */
+  readonly shade: number;
+  /** True where the inside of the wall is seen, through the mouth. */
+  readonly isInside: boolean;
+  /** True beside the two lines where the resist's edges lay. */
+  readonly isEdge: boolean;
+}
+
+/** How a turned form is looked at. */
+export interface Look {
+  /** Turn about its axis, degrees. */
+  readonly turnDeg: number;
+  /** How far from above it is seen, degrees. */
+  readonly tiltDeg: number;
+}
+
+const SIDES = 48;
+const RINGS = 30;
+/** Light from the left, above and before; unit length. */
+const LIGHT = { x: -0.48, up: 0.62, near: 0.62 };
+const AMBIENT = 0.35;
+const INSIDE_DIMMED = 0.6;
+
+interface Seen extends Point {
+  readonly depth: number;
+}
+
+/** At most so many rings, the ends kept. */
+const rings = (profile: readonly ProfilePoint[]): readonly ProfilePoint[] => {
+  if (profile.length <= RINGS) return profile;
+  const step = (profile.length - 1) / (RINGS - 1);
+  return Array.from({ length: RINGS }, (_, i) => profile[Math.round(i * step)]).filter(p => p !== undefined);
+};
+
+/** A surface of revolution as facets, those further away first, so that nearer ones cover them. */
+export const turnedFacets = ({ profile, mouth }: Turned, look: Look): readonly Facet[] => {
+  const tilt = (look.tiltDeg * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)];
+  const up = mouth === 'up' ? 1 : -1;
+  const see = (p: ProfilePoint, angle: number): Seen => {
+    const [x, near, z] = [p.r * Math.sin(angle), p.r * Math.cos(angle), up * p.z];
+    return { x, y: near * sin - z * cos, depth: near * cos + z * sin };
+  };
+  const wall = rings(profile);
+  const facets = wall.slice(1).flatMap((to, ring) => {
+    const from = wall[ring];
+    if (!from) return [];
+    const [dr, dz] = [to.r - from.r, to.z - from.z];
+    const length = Math.hypot(dr, dz);
+    if (!(length > 0)) return [];
+    return Array.from({ length: SIDES }, (_, side): Facet & { depth: number } => {
+      const step = (2 * Math.PI) / SIDES;
+      const angle = (look.turnDeg * Math.PI) / 180 + side * step;
+      const corners = [
+        see(from, angle),
+        see(from, angle + step),
+        see(to, angle + step),
+        see(to, angle),
+      ] as const;
+      const middle = angle + step / 2;
+      const out = {
+        x: (dz / length) * Math.sin(middle),
+        near: (dz / length) * Math.cos(middle),
+        up: (-up * dr) / length,
+      };
+      const isInside = out.near * cos + out.up * sin < 0;
+      const lit = out.x * LIGHT.x + out.up * LIGHT.up + out.near * LIGHT.near;
+      const shade = AMBIENT + (1 - AMBIENT) * Math.max(0, isInside ? -lit : lit);
+      return {
+        corners,
+        shade: isInside ? shade * INSIDE_DIMMED : shade,
+        isInside,
+        isEdge: side % (SIDES / 2) === 0,
+        depth: corners.reduce((sum, c) => sum + c.depth, 0) / 4,
+      };
+    });
+  });
+  return facets.toSorted((a, b) => a.depth - b.depth);
+};

@@ -1,0 +1,205 @@
+import { useId, useState } from 'react';
+import { lengthOfShare, scaleRecipe, type ScaledRecipe, type ShareOf } from '../../core/plan/scaleRecipe';
+import type { PlanInput } from '../../core/plan/planInput';
+import { showFigure, showQuantity, showShare, type UnitSystem } from '../../core/units/units';
+import type { Piece } from '../../records/piece';
+import { useExperience } from '../../session/useExperience';
+import { useWools } from '../../session/useRecords';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Dialog } from '../../ui/Dialog';
+import { NumberField } from '../../ui/NumberField';
+import { reader, shrinkageReader } from '../../ui/readers';
+import { Why } from '../../ui/Why';
+
+const SHARE_OF: ReadonlyArray<{ readonly value: ShareOf; readonly text: string }> = [
+  { value: 'length', text: 'length' },
+  { value: 'area', text: 'area' },
+  { value: 'volume', text: 'volume' },
+];
+
+interface Wanted {
+  readonly share: number;
+  readonly of: ShareOf;
+  readonly shrinkage: PlanInput['shrinkage'];
+  readonly woolId: string | null;
+}
+
+/** What it was, and what it will be. */
+const BeforeAfter = ({ recipe, units }: { readonly recipe: ScaledRecipe; readonly units: UnitSystem }) => {
+  const { before, after } = recipe;
+  const lines = [
+    [`finished ${before.kind.size.name}`, 'size', 'length'],
+    [before.kind.laidName?.toLowerCase() ?? `laid ${before.kind.size.name}`, 'laidSize', 'length'],
+    ['wool in all', 'grams', 'mass'],
+    ['thickness', 'thickness', 'thickness'],
+    ['firmness', 'firmness', 'density'],
+  ] as const;
+  const power = before.form.solid ? 3 : 2;
+  const [k, g] = (['size', 'grams'] as const).map(
+    link => (after.values[link] ?? Number.NaN) / (before.values[link] ?? Number.NaN),
+  );
+  return (
+    <>
+      <table className="w-full text-right">
+        <thead className="border-b border-ink text-[13px] text-chalk">
+          <tr>
+            <th scope="col" className="text-left font-normal">
+              figure
+            </th>
+            <th scope="col" className="font-normal">
+              was
+            </th>
+            <th scope="col" className="font-normal">
+              will be
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(([name, link, dimension]) => {
+            const [was, will] = [before.values[link], after.values[link]];
+            return was === undefined || will === undefined ? null : (
+              <tr key={link} className="border-b border-rim">
+                <th scope="row" className="text-left font-normal first-letter:uppercase">
+                  {name}
+                </th>
+                <td>{showQuantity(was, dimension, units)}</td>
+                <td className="font-semibold">{showQuantity(will, dimension, units)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="flex items-start gap-1 text-[13px] text-chalk">
+        <span className="flex-1">
+          {(k ?? 1).toFixed(2)} times as long, {(g ?? 1).toFixed(2)} times the wool.
+        </span>
+        <Why of="so much wool">
+          <p>
+            The felt stays the same, so the wool of a {power === 3 ? 'solid' : 'sheet'} goes with its{' '}
+            {power === 3 ? 'volume' : 'area'}: {(k ?? 1).toFixed(2)}
+            <sup>{power}</sup> = {((k ?? 1) ** power).toFixed(2)}. Allowances and fold-over stay as they are,
+            and make the difference where there is one.
+          </p>
+        </Why>
+      </p>
+    </>
+  );
+};
+
+/** The wool of the new one; its own shrinkage is taken when it has shown one. */
+const WoolField = (props: {
+  readonly woolId: string | null;
+  readonly onWool: (id: string | null) => void;
+  readonly onShrinkage: (s: PlanInput['shrinkage']) => void;
+}) => {
+  const id = useId();
+  const wools = useWools().filter(w => w.deletedAt === null || w.id === props.woolId);
+  const known = useExperience(props.woolId);
+  return (
+    <div className="flex flex-col">
+      <label htmlFor={id} className="text-[13px] text-chalk">
+        Wool
+      </label>
+      <select
+        id={id}
+        className="min-h-9 rounded-bench border border-rim bg-soap px-2"
+        value={props.woolId ?? ''}
+        onChange={e => props.onWool(e.target.value === '' ? null : e.target.value)}
+      >
+        <option value="">not chosen yet</option>
+        {wools.map(w => (
+          <option key={w.id} value={w.id}>
+            {w.name}
+          </option>
+        ))}
+      </select>
+      {known && (
+        <span className="mt-1 text-[13px]">
+          It shrank {showShare(known.along.mean)} along, {showShare(known.across.mean)} across.{' '}
+          <Button onClick={() => props.onShrinkage({ along: known.along.mean, across: known.across.mean })}>
+            Use these
+          </Button>
+        </span>
+      )}
+    </div>
+  );
+};
+
+/** Make a piece again, at another size, shrinkage or wool. */
+export const AgainDialog = (props: {
+  readonly piece: Piece;
+  readonly units: UnitSystem;
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly onMake: (plan: PlanInput, woolId: string | null) => void;
+}) => {
+  const { piece, units } = props;
+  const [wanted, setWanted] = useState<Wanted>({
+    share: 1,
+    of: 'length',
+    shrinkage: piece.plan.shrinkage,
+    woolId: piece.woolId,
+  });
+  const set = (change: Partial<Wanted>): void => setWanted(w => ({ ...w, ...change }));
+  const recipe = scaleRecipe(piece.plan, {
+    lengthShare: lengthOfShare(wanted.share, wanted.of),
+    shrinkage: wanted.shrinkage,
+  });
+  return (
+    <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Make it again, otherwise">
+      <div className="flex flex-col gap-4">
+        <div className="flex flex-wrap items-end gap-4">
+          <NumberField
+            className="w-28"
+            label="As large as"
+            shown={showFigure(wanted.share, 'share', { units, places: 1 }).replace(/\.0$/, '')}
+            unit="%"
+            read={reader('share', units, { min: 0.02, max: 30 })}
+            onStep={n => set({ share: Math.max(0.05, wanted.share + n * 0.05) })}
+            onValue={share => set({ share })}
+          />
+          <div>
+            <p className="text-[13px] text-chalk">of its</p>
+            <Choice label="of its" value={wanted.of} options={SHARE_OF} onChoose={of => set({ of })} />
+          </div>
+          {wanted.of !== 'length' && (
+            <p className="text-[13px] text-chalk">
+              That is {showShare(lengthOfShare(wanted.share, wanted.of))} of its length.
+            </p>
+          )}
+        </div>
+        <div className="flex flex-wrap items-end gap-4">
+          {(['along', 'across'] as const).map(axis => (
+            <NumberField
+              key={axis}
+              className="w-32"
+              label={`Shrinkage ${axis}`}
+              shown={showFigure(wanted.shrinkage[axis], 'share', { units, places: 1 }).replace(/\.0$/, '')}
+              unit="%"
+              read={shrinkageReader(units)}
+              onValue={v => set({ shrinkage: { ...wanted.shrinkage, [axis]: v } })}
+            />
+          ))}
+        </div>
+        <WoolField
+          woolId={wanted.woolId}
+          onWool={woolId => set({ woolId })}
+          onShrinkage={shrinkage => set({ shrinkage })}
+        />
+        {recipe.ok ? (
+          <BeforeAfter recipe={recipe.value} units={units} />
+        ) : (
+          <p role="alert">It cannot be made like this: a measure would lie outside what is possible.</p>
+        )}
+        <Button
+          look="main"
+          disabled={!recipe.ok}
+          onClick={() => recipe.ok && props.onMake(recipe.value.input, wanted.woolId)}
+        >
+          Make it
+        </Button>
+      </div>
+    </Dialog>
+  );
+};

@@ -1,0 +1,114 @@
+import type { FaceWeight, WeighPlan } from '../../core/wool/weigh';
+import { showQuantity, type UnitSystem } from '../../core/units/units';
+import { scaleMass } from './scaleMass';
+
+interface PilesProps {
+  readonly weigh: WeighPlan;
+  readonly stepG: number;
+  readonly units: UnitSystem;
+}
+
+/** How often the piles are weighed, where more than one piece is laid. */
+const Times = ({ times }: { readonly times: number }) =>
+  times > 1 ? (
+    <p className="mb-1 font-semibold">Weigh all of this {times} times, alike: a pair wants equal grams.</p>
+  ) : null;
+
+/** What is weighed for each layer of each face. */
+export const LayerPiles = ({
+  weigh,
+  stepG,
+  units,
+  onResist,
+}: PilesProps & { readonly onResist: boolean }) => {
+  const mass = (g: number): string => scaleMass(g, stepG, units);
+  const layers = weigh.faces[0]?.layers.map((_, i) => i) ?? [];
+  return (
+    <>
+      <Times times={weigh.times} />
+      <table className="w-full">
+        <caption className="text-left text-lg font-semibold">Weigh out</caption>
+        <thead>
+          <tr className="border-b border-ink text-right text-[13px] text-chalk">
+            <th scope="col" className="text-left font-normal">
+              layer
+            </th>
+            {weigh.faces.map(f => (
+              <th key={f.name} scope="col" className="font-normal">
+                {f.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody className="text-right text-lg">
+          {layers.map(i => (
+            <tr key={i} className="border-b border-rim">
+              <th scope="row" className="text-left text-base font-normal">
+                {i + 1}
+                {i === 0 && (onResist ? ' (inside)' : ' (laid first)')}
+              </th>
+              {weigh.faces.map(f => (
+                <td key={f.name}>{mass(f.layers[i] ?? 0)}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+        <tfoot className="text-right">
+          <tr>
+            <th scope="row" className="text-left font-normal">
+              face
+            </th>
+            {weigh.faces.map(f => (
+              <td key={f.name} className="font-semibold">
+                {mass(f.grams)}
+              </td>
+            ))}
+          </tr>
+        </tfoot>
+      </table>
+    </>
+  );
+};
+
+/** Of one pile the scale must tell at least so many steps, or the pile is weighed together with others. */
+const FEWEST_STEPS = 5;
+
+const tooFine = (heap: FaceWeight, stepG: number): boolean =>
+  heap.equal > 1 && heap.eachGrams < FEWEST_STEPS * stepG;
+
+/** What is weighed for a solid: its heaps, and what each of the equal ones gets. */
+export const HeapPiles = ({ weigh, stepG, units }: PilesProps) => (
+  <table className="w-full">
+    <caption className="text-left text-lg font-semibold">Weigh out</caption>
+    <thead>
+      <tr className="border-b border-ink text-right text-[13px] text-chalk">
+        <th scope="col" className="text-left font-normal">
+          heap
+        </th>
+        <th scope="col" className="font-normal">
+          in all
+        </th>
+        <th scope="col" className="font-normal">
+          each
+        </th>
+      </tr>
+    </thead>
+    <tbody className="text-right text-lg">
+      {weigh.faces.map(heap => (
+        <tr key={heap.name} className="border-b border-rim align-baseline">
+          <th scope="row" className="text-left text-base font-normal">
+            {heap.name}
+            {heap.equal > 1 && `, for ${heap.equal}`}
+            {tooFine(heap, stepG) && (
+              <span className="block text-[13px] text-chalk">
+                Too little for this scale one by one: weigh it together and part it by hand.
+              </span>
+            )}
+          </th>
+          <td>{scaleMass(heap.grams, stepG, units)}</td>
+          <td className="font-semibold">{showQuantity(heap.eachGrams, 'mass', units)}</td>
+        </tr>
+      ))}
+    </tbody>
+  </table>
+);
