@@ -9,7 +9,7 @@ import { newPiece, type Piece } from '../records/piece';
 import { newId, nowIso } from '../session/clock';
 import { useNotify } from '../session/notices';
 import type { PieceStage } from '../session/pieceStage';
-import { planOf } from '../session/planOf';
+import { planOf } from '../core/plan/planOf';
 import { useStore } from '../session/storeContext';
 import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';

@@ -9,7 +9,7 @@ export const AREA_RELATIVE = 1e-6;
 /** Largest shrinkage the solver looks for. */
 export const MAX_SHRINKAGE = 0.95;
 /** Arc tolerance of offsets, mm: far below what a pen on plastic can follow. */
-export const OFFSET_ARC_MM = 0.02;
+export const OFFSET_ARC_MM = 0.05;
 /** Decimal places of a millimetre kept by the polygon library. */
 export const OFFSET_DECIMALS = 4;
 /** A gauge within this share of the wanted length counts as there (common practice: 3 %). */
@@ -33,6 +33,8 @@ export const MOST_OUTLINE_POINTS = 200_000;
 /** An outline read from a file is thinned as long as it moves no further than this, mm. */
 export const THINNED_MM = 0.05;
 /** Points of an outline that move its fold-over by less than this are left out of the offset, mm. */
-export const FOLD_THINNED_MM = 0.02;
+export const FOLD_THINNED_MM = 0.05;
+/** The same while something is dragged: what the eye cannot see on the table, mm. */
+export const DRAGGED_FINENESS_MM = 0.3;
 /** The most points of an outline that is kept and edited; more are thinned when it is read in. */
 export const MOST_DRAWN_POINTS = 2000;

@@ -1,7 +1,7 @@
 import { outcome } from '../core/plan/outcome';
 import { type Experience, experience } from '../core/wool/experience';
 import type { Piece } from '../records/piece';
-import { planOf } from './planOf';
+import { planOf } from '../core/plan/planOf';
 import { usePieces } from './useRecords';
 
 /** Shrinkage a finished piece has shown, from its own plan and dry measures. */

@@ -1,6 +1,7 @@
 import { curvedOutline } from '../outline/curve';
 import type { DrawnOutline } from '../outline/drawn';
 import { foldOver, type MarkedOutline } from '../outline/foldOver';
+import { thin } from '../outline/thin';
 import { boundsOf, type Point, type Polygon } from '../outline/polygon';
 import { SAME_POINT_MM } from '../tolerances';
 import { allowanceSpec, type FormKind, type Handle, lengthSpec, measure, type Measures } from './formKind';
@@ -51,7 +52,7 @@ export const GLOVE: DrawnOutline = {
 const ON_MOUTH_MM = 0.02;
 
 /** The outline grown by the ease past its closed edges; its mouths stay where they are, and become wider. */
-const grown = (outline: MarkedOutline, ease: number): MarkedOutline => {
+const grown = (outline: MarkedOutline, ease: number, finenessMm?: number): MarkedOutline => {
   const n = outline.points.length;
   const mouths = outline.points.flatMap((a, i) => {
     const b = outline.points[(i + 1) % n];
@@ -65,7 +66,8 @@ const grown = (outline: MarkedOutline, ease: number): MarkedOutline => {
     const reach = 2 * ease;
     return off < ON_MOUTH_MM && along > -reach && along < length + reach;
   };
-  const [points = outline.points] = foldOver(outline, ease);
+  const [eased = outline.points] = foldOver(outline, ease, finenessMm);
+  const points = thin(eased);
   return {
     points,
     open: points.map((p, i) => {
@@ -90,7 +92,7 @@ export interface DrawnForm {
 }
 
 /** The finished outline of a drawn form: stretched to its length and width, grown by its ease, its middle at 0,0. */
-export const drawnFinished = (m: Measures, given: DrawnOutline): DrawnForm => {
+export const drawnFinished = (m: Measures, given: DrawnOutline, finenessMm?: number): DrawnForm => {
   const [length, width, ease] = [measure(m, 'length'), measure(m, 'width'), measure(m, 'ease')];
   const curved = curvedOutline(given);
   const box = boundsOf(curved.points);
@@ -99,7 +101,7 @@ export const drawnFinished = (m: Measures, given: DrawnOutline): DrawnForm => {
   const by = { x: length / (box.maxX - box.minX), y: width / (box.maxY - box.minY) };
   const stretch = <P extends Point>(p: P): P => ({ ...p, x: (p.x - own.x) * by.x, y: (p.y - own.y) * by.y });
   const fit = { points: curved.points.map(stretch), open: curved.open };
-  const eased = ease > SAME_POINT_MM ? grown(fit, ease) : fit;
+  const eased = ease > SAME_POINT_MM ? grown(fit, ease, finenessMm) : fit;
   const middle = middleOf(eased.points);
   const shift = <P extends Point>(p: P): P => ({ ...p, x: p.x - middle.x, y: p.y - middle.y });
   const points = eased.points.map(shift);

@@ -111,7 +111,7 @@ export const planByGirths = (shape: GirthShape, laying: Laying): FormPlan => {
   const [edge, laidEdge] = [upperEdge(stations, NOT_LAID), upperEdge(stations, laying)];
   const finished = flatOutline(edge, open).points;
   const laid = flatOutline(laidEdge, open);
-  const wool = foldOver(laid, laying.foldOverMm);
+  const wool = foldOver(laid, laying.foldOverMm, laying.finenessMm);
   const woolMm2 = wool.reduce((sum, part) => sum + polygonArea(part), 0);
   const netMm2 = polygonArea(laid.points);
   const face = (name: string) => ({ name, outline: laid, wool, netMm2, woolMm2 });

@@ -44,17 +44,17 @@ export const planEnvelope = (shape: EnvelopeShape, laying: Laying): FormPlan => 
   const lay = (p: Point): Point => ({ x: p.x * factor.along, y: p.y * acrossOnResist });
   const lines = (given: readonly NamedLine[] = []): NamedLine[] =>
     given.map(l => ({ ...l, line: l.line.map(lay) }));
-  const faces = shape.faces.map(f => {
-    const outline = { points: f.outline.points.map(lay), open: f.outline.open };
-    const wool = foldOver(outline, laying.foldOverMm);
-    return {
-      name: f.name,
-      outline,
-      wool,
-      netMm2: polygonArea(outline.points),
-      woolMm2: wool.reduce((sum, part) => sum + polygonArea(part), 0),
-    };
-  });
+  const layFace = ({ name, outline: given }: EnvelopeFace) => {
+    const outline = { points: given.points.map(lay), open: given.open };
+    const wool = foldOver(outline, laying.foldOverMm, laying.finenessMm);
+    const woolMm2 = wool.reduce((sum, part) => sum + polygonArea(part), 0);
+    return { name, outline, wool, netMm2: polygonArea(outline.points), woolMm2 };
+  };
+  const [one, other] = shape.faces;
+  const first = layFace(one);
+  // An offset is dear: two faces of one outline share it.
+  const second = one.outline === other.outline ? { ...first, name: other.name } : layFace(other);
+  const faces = [first, second];
   const laid = { points: whole.outline.points.map(lay), open: whole.outline.open };
   return {
     ...PLAIN,

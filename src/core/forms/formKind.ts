@@ -175,6 +175,8 @@ export interface Laying {
   readonly factor: { readonly along: number; readonly across: number };
   readonly foldOverMm: Mm;
   readonly resistMm: Mm;
+  /** How finely outlines are offset, mm; as exact as ever when left out. Coarser while something is dragged. */
+  readonly finenessMm?: number;
 }
 
 /** What a form is made for: the heading it is offered under. */

@@ -73,15 +73,33 @@ export const curvedLine = (points: readonly DrawnPoint[], flatnessMm?: number): 
   ];
 };
 
+const curve = (drawn: DrawnOutline, flatnessMm?: number): MarkedOutline => {
+  const { points: given, open: isOpen } = wholeOutline(drawn);
+  const points: Point[] = [];
+  const open: boolean[] = [];
+  given.forEach((p, i) => {
+    const next = given[(i + 1) % given.length] ?? p;
+    const mark = isOpen[i] ?? false;
+    points.push({ x: p.x, y: p.y });
+    open.push(mark);
+    if (!p.round && !next.round) return;
+    for (const q of flattenCubic(piece(given, i, true), flatnessMm).slice(0, -1)) {
+      points.push(q);
+      open.push(mark);
+    }
+  });
+  return { points, open };
+};
+
+/** Outlines as they are cut, by the drawn one: an outline that did not change is not curved again. */
+const known = new WeakMap<DrawnOutline, MarkedOutline>();
+
 /** The outline as it is cut: curves as rows of points, open edges marked. */
 export const curvedOutline = (drawn: DrawnOutline, flatnessMm?: number): MarkedOutline => {
-  const whole = wholeOutline(drawn);
-  const edges = whole.points.map((p, i) => {
-    const [, ...rest] = [p, ...flattenCubic(piece(whole.points, i, true), flatnessMm)];
-    return { from: p, inside: rest.slice(0, -1), open: whole.open[i] ?? false };
-  });
-  return {
-    points: edges.flatMap(e => [{ x: e.from.x, y: e.from.y }, ...e.inside]),
-    open: edges.flatMap(e => [e.open, ...e.inside.map(() => e.open)]),
-  };
+  if (flatnessMm !== undefined) return curve(drawn, flatnessMm);
+  const before = known.get(drawn);
+  if (before) return before;
+  const made = curve(drawn);
+  known.set(drawn, made);
+  return made;
 };

@@ -20,7 +20,7 @@ const MITER = 2;
 const plain = (p: Point): Point => ({ x: p.x, y: p.y });
 
 /** A closed outline grown outwards with round joins, exact to the arc tolerance. Source: Steiner. */
-const grow = (outline: Polygon, width: number): readonly Polygon[] => {
+const grow = (outline: Polygon, width: number, finenessMm: number): readonly Polygon[] => {
   const points = outline.map(plain);
   return inflatePathsD(
     [signedArea(points) >= 0 ? points : points.toReversed()],
@@ -29,21 +29,8 @@ const grow = (outline: Polygon, width: number): readonly Polygon[] => {
     EndType.Polygon,
     MITER,
     OFFSET_DECIMALS,
-    OFFSET_ARC_MM,
+    Math.max(OFFSET_ARC_MM, finenessMm),
   ).map(path => path.map(plain));
-};
-
-/** A band outside an open edge that no wool may lie in. Assumes a counter-clockwise outline. */
-const bandBeyond = (a: Point, b: Point, of: { width: number; before: number; behind: number }): Point[] => {
-  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-  const u = { x: (b.x - a.x) / length, y: (b.y - a.y) / length };
-  const out = { x: u.y, y: -u.x };
-  const at = (along: number, away: number): Point => ({
-    x: a.x + u.x * along + out.x * away,
-    y: a.y + u.y * along + out.y * away,
-  });
-  const reach = 3 * of.width;
-  return [at(-of.before, 0), at(length + of.behind, 0), at(length + of.behind, reach), at(-of.before, reach)];
 };
 
 /** Above this turn the closed edge beside a mouth leads away from it, degrees; below it runs on beside the mouth. */
@@ -58,30 +45,72 @@ const turnAt = (points: Polygon, i: number): number => {
   return (Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy) * 180) / Math.PI;
 };
 
+/** How far a band reaches outwards, in widths: beyond the wool everywhere, its rounded corners included. */
+const BAND_REACH = 1.5;
+/** How far it reaches sideways past a corner, in widths. */
+const PAST_CORNER = 3;
+
+const outwards = (a: Point, b: Point): Point => {
+  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+  return { x: (b.y - a.y) / length, y: -(b.x - a.x) / length };
+};
+
 /**
- * Past a corner at the end of a mouth a band reaches far, so that the wool of the edge beside it ends flush with the
- * mouth; where that edge runs on straight the band ends square. Within a curved mouth it reaches to its neighbour.
+ * The band outside one mouth, in which no wool may lie: from the mouth's own line outwards. Past a corner at its end
+ * it reaches far, so that the wool of the edge beside it ends flush with the mouth; where that edge runs on straight
+ * the band ends square. Assumes a counter-clockwise outline.
  */
+const bandOf = (points: Polygon, run: readonly number[], width: number): Point[] => {
+  const n = points.length;
+  const at = (i: number): Point => points[(i + n) % n] ?? { x: 0, y: 0 };
+  const [first, last] = [run[0] ?? 0, run.at(-1) ?? 0];
+  const past = (corner: number): number => (turnAt(points, corner) > CORNER_DEG ? PAST_CORNER * width : 0);
+  const along = (p: Point, q: Point, by: number): Point => {
+    const length = Math.hypot(q.x - p.x, q.y - p.y) || 1;
+    return { x: p.x + ((q.x - p.x) * by) / length, y: p.y + ((q.y - p.y) * by) / length };
+  };
+  const inner = [
+    along(at(first), at(first + 1), -past(first)),
+    ...run.slice(1).map(at),
+    along(at(last + 1), at(last), -past(last + 1)),
+  ];
+  const outer = inner.map((p, i) => {
+    const before = outwards(at(run[Math.max(0, i - 1)] ?? first), at((run[Math.max(0, i - 1)] ?? first) + 1));
+    const after = outwards(
+      at(run[Math.min(run.length - 1, i)] ?? last),
+      at((run[Math.min(run.length - 1, i)] ?? last) + 1),
+    );
+    const [nx, ny] = [before.x + after.x, before.y + after.y];
+    const length = Math.hypot(nx, ny) || 1;
+    // At a bend the outer line runs further out, so that the whole width is covered on both sides of it.
+    const reach = (BAND_REACH * width * 2) / Math.max(1, length);
+    return { x: p.x + (nx / length) * reach, y: p.y + (ny / length) * reach };
+  });
+  return [...inner, ...outer.toReversed()];
+};
+
+/** One band for each mouth: neighbouring open edges are one. */
 const bands = (points: Polygon, open: readonly boolean[], width: number): Point[][] => {
   const n = points.length;
-  const reach = (corner: number, neighbour: number): number => {
-    const turn = turnAt(points, corner);
-    if (open[(neighbour + n) % n]) return turn > 0 ? width : 0;
-    return turn > CORNER_DEG ? 3 * width : 0;
-  };
-  return points.flatMap((a, i) => {
-    const b = points[(i + 1) % n];
-    if (!open[i] || !b) return [];
-    return [bandBeyond(a, b, { width, before: reach(i, i - 1), behind: reach(i + 1, i + 1) })];
+  const starts = points.flatMap((_, i) => (open[i] && !open[(i - 1 + n) % n] ? [i] : []));
+  return starts.map(start => {
+    const run: number[] = [];
+    for (let i = start; open[i % n] && run.length < n; i += 1) run.push(i % n);
+    return bandOf(points, run, width);
   });
 };
 
 /**
  * The outline of the wool on one face: the resist and the fold-over past its closed edges, cut off along a mouth.
  * @param resist simple outline, mm  @param width fold-over in mm, ≥ 0
+ * @param finenessMm how far the line may move for fewer points, mm
  * @returns closed outlines in mm, the outer one first. Source: offset with round joins (Steiner).
  */
-export const foldOver = (resist: MarkedOutline, width: number): readonly Polygon[] => {
+export const foldOver = (
+  resist: MarkedOutline,
+  width: number,
+  finenessMm: number = FOLD_THINNED_MM,
+): readonly Polygon[] => {
   const given = resist.points.map(plain);
   if (!(width > 0)) return [given];
   const n = given.length;
@@ -89,15 +118,14 @@ export const foldOver = (resist: MarkedOutline, width: number): readonly Polygon
   const points = ccw ? given : given.toReversed();
   // Edge i of the outline turned round is edge n − 2 − i of the given one.
   const open = ccw ? resist.open : points.map((_, i) => resist.open[(2 * n - 2 - i) % n] ?? false);
-  const grown = grow(simplifyPathsD([[...points]], FOLD_THINNED_MM)[0] ?? points, width).map(path => [
+  const grown = grow(simplifyPathsD([[...points]], finenessMm)[0] ?? points, width, finenessMm).map(path => [
     ...path,
   ]);
+  // All round open: nothing is folded over at all.
+  if (open.every(Boolean)) return [given];
   const mouths = bands(points, open, width);
   if (mouths.length === 0) return grown;
-  const kept = booleanOpD(ClipType.Difference, grown, mouths, FillRule.NonZero, OFFSET_DECIMALS);
-  const curved = open.some((o, i) => o && open[(i + 1) % n]);
-  const whole = curved
-    ? booleanOpD(ClipType.Union, kept, [[...points]], FillRule.NonZero, OFFSET_DECIMALS)
-    : kept;
-  return whole.map(path => path.map(plain));
+  return booleanOpD(ClipType.Difference, grown, mouths, FillRule.NonZero, OFFSET_DECIMALS).map(path =>
+    path.map(plain),
+  );
 };

@@ -21,8 +21,8 @@ export const ellipse = (lengthwise: number, crosswise: number): Polygon => {
   }));
 };
 
-/** Steps of a quarter turn: a corner of 60 mm is then right to 0.1 mm. */
-const QUARTER_STEPS = 24;
+/** Steps of a quarter turn: a corner of 80 mm is then right to 0.1 mm. */
+const QUARTER_STEPS = 16;
 
 /** A quarter of a circle about a centre, from one angle to the next, degrees. */
 const quarter = (centre: { x: number; y: number }, radius: number, fromDeg: number): Polygon =>

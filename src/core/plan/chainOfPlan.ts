@@ -25,8 +25,13 @@ export const measuresAt = (
 /** Lays the form of a plan for a size and a shrinkage; what was laid once is remembered, since offsets are dear. */
 export type LayForm = (sizeMm: number, s: AxisShrinkage) => FormPlan;
 
-/** @param wallMm finished thickness that outside measures lose; not read for inside ones */
-export const formLayer = (kind: FormKind, input: PlanInput, wallMm: number): LayForm => {
+/** How a form is laid: the finished wall that outside measures lose, and how finely outlines are offset. */
+export interface FormLaying {
+  readonly wallMm: number;
+  readonly finenessMm?: number;
+}
+
+export const formLayer = (kind: FormKind, input: PlanInput, of: FormLaying): LayForm => {
   const laid = new Map<string, FormPlan>();
   return (sizeMm, s) => {
     const key = `${sizeMm}/${s.along}/${s.across}`;
@@ -34,11 +39,12 @@ export const formLayer = (kind: FormKind, input: PlanInput, wallMm: number): Lay
     if (known) return known;
     const measures = measuresAt(kind, input, { sizeMm, along: s.along });
     const form = kind.plan(
-      input.form.measuredOn === 'outside' ? insideMeasures(kind, measures, wallMm) : measures,
+      input.form.measuredOn === 'outside' ? insideMeasures(kind, measures, of.wallMm) : measures,
       {
         factor: { along: shrinkageFactor(s.along), across: shrinkageFactor(s.across) },
         foldOverMm: mm(input.foldOverMm),
         resistMm: mm(input.resistMm),
+        ...(of.finenessMm === undefined ? {} : { finenessMm: of.finenessMm }),
       },
       input.form.outline,
     );
@@ -58,7 +64,7 @@ export const woolVolumeCm3 = ({ solid }: FormPlan): number =>
 export const chainContext = (
   kind: FormKind,
   input: PlanInput,
-  lay: LayForm = formLayer(kind, input, input.chain.thickness ?? 0),
+  lay: LayForm = formLayer(kind, input, { wallMm: input.chain.thickness ?? 0 }),
 ): ChainContext => ({
   acrossRatio: input.shrinkage.along > 0 ? input.shrinkage.across / input.shrinkage.along : 1,
   body: kind.body,

@@ -99,11 +99,11 @@ const checkInput = (input: PlanInput): Issue[] => {
 const WALL_ROUNDS = 12;
 
 /** Lays and solves. Where measures were taken over the wall and the wall follows from them, that goes in rounds. */
-const solve = (kind: FormKind, input: PlanInput) => {
+const solve = (kind: FormKind, input: PlanInput, fineness: { finenessMm?: number }) => {
   const held = input.pinned.includes('thickness') || input.given.includes('thickness');
   let wallMm = input.chain.thickness ?? kind.usual.thicknessMm;
   for (let round = 0; ; round += 1) {
-    const lay = formLayer(kind, input, wallMm);
+    const lay = formLayer(kind, input, { wallMm, ...fineness });
     const ctx = chainContext(kind, input, lay);
     const solution = solveChain(planPins(kind, input), ctx);
     const next = solution.values.thickness;
@@ -117,17 +117,18 @@ const solve = (kind: FormKind, input: PlanInput) => {
 /**
  * The plan of a piece: its form at the size and shrinkage that the chain gives, the wool to weigh, and warnings.
  * Pure; a few milliseconds at most (docs/figures.md).
+ * @param fineness how finely outlines are offset, mm; exact when left out, coarser while something is dragged
  * Fails with UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE or, for a drawn outline, as `cleanOutline` does; pins that
  * disagree are told in `solution`, not refused.
  */
-export const makePlan = (input: PlanInput): Result<Plan> => {
+export const makePlan = (input: PlanInput, fineness: { readonly finenessMm?: number } = {}): Result<Plan> => {
   const kind = formKind(input.form.kind);
   if (!kind.ok) return kind;
   const checked = checkMeasures(kind.value, input.form.measures);
   const drawn = checkOutline(kind.value, input);
   const issues = [...checkInput(input), ...(checked.ok ? [] : checked.issues), ...drawn];
   if (issues.length > 0) return err(...issues);
-  const { lay, ctx, solution } = solve(kind.value, input);
+  const { lay, ctx, solution } = solve(kind.value, input, fineness);
   const assumed: ChainQuantity[] = [];
   const orAssume = (link: 'size' | 'shrinkage', otherwise: number): number => {
     const known = solution.values[link];

@@ -7,7 +7,7 @@ import { boundsOf } from '../outline/polygon';
 import { curvedOutline } from '../outline/curve';
 import { chainContext, keptValues, measuresAt, nominalSize } from './chainOfPlan';
 import { MAX_SHRINKAGE } from '../tolerances';
-import { makePlan } from './makePlan';
+import { planOf } from './planOf';
 import type { PlanInput } from './planInput';
 
 /** Just below the largest shrinkage a plan may hold. */
@@ -61,7 +61,7 @@ const holdSize = (kind: FormKind, input: PlanInput): PlanInput => {
 
 /** Links that followed are written down first, so that what is drawn is what is kept when another link gives way. */
 const settle = (kind: FormKind, input: PlanInput): PlanInput => {
-  const plan = makePlan(input);
+  const plan = planOf(input);
   if (!plan.ok || plan.value.solution.status !== 'solved') return input;
   const { size, shrinkage, ...rest } = plan.value.solution.values;
   return write(kind, write(kind, { ...input, chain: rest }, { link: 'size', value: size }), {
@@ -138,5 +138,7 @@ export const setOutline = (input: PlanInput, outline: DrawnOutline): PlanInput =
       length: box.maxX - box.minX,
       width: box.maxY - box.minY,
     };
-    return hold(kind, { ...settled, form: { ...settled.form, measures, outline } }, 'size');
+    const next = { ...settled, form: { ...settled.form, measures, outline } };
+    // A size that is held already stays held: an outline dragged by a hair need not be solved twice.
+    return add(next, 'size') === next ? next : hold(kind, next, 'size');
   });

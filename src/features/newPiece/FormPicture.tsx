@@ -1,7 +1,7 @@
 import type { PlanInput } from '../../core/plan/planInput';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene, type Role } from '../../drawing/scene';
-import { planOf } from '../../session/planOf';
+import { planOf } from '../../core/plan/planOf';
 import { TurnedPicture } from '../../ui/table/Turning';
 import { UNDYED } from '../../ui/undyed';
 

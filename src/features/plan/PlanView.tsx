@@ -5,7 +5,7 @@ import { originOf } from '../../core/plan/explain';
 import { makePlan, type Plan, standInPlan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import type { EdgeSurplus, Turned } from '../../core/forms/formKind';
-import { EDGE_SURPLUS } from '../../core/tolerances';
+import { DRAGGED_FINENESS_MM, EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
@@ -29,7 +29,10 @@ import { WoolChoice } from './WoolChoice';
 const useDraft = (stage: PieceStage) => {
   const [draft, setDraft] = useState<{ base: PlanInput; plan: PlanInput } | null>(null);
   const live = draft && draft.base === stage.piece.plan ? draft.plan : null;
-  const planned = useMemo(() => (live ? makePlan(live) : stage.plan), [live, stage.plan]);
+  const planned = useMemo(
+    () => (live ? makePlan(live, { finenessMm: DRAGGED_FINENESS_MM }) : stage.plan),
+    [live, stage.plan],
+  );
   const set = (change: (plan: PlanInput) => PlanInput, done: boolean, label: string): void => {
     const next = change(stage.piece.plan);
     if (!done) return setDraft({ base: stage.piece.plan, plan: next });

@@ -10,7 +10,7 @@ import { pieceScene, type Scene } from '../../drawing/scene';
 import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
 import type { Wool } from '../../records/wool';
-import { planOf } from '../../session/planOf';
+import { planOf } from '../../core/plan/planOf';
 
 /** A piece with what is needed to lay it on the workshop's table. */
 export interface Laid {

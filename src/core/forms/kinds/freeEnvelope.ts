@@ -17,7 +17,7 @@ export const freeEnvelope: FormKind = {
   specs: () => DRAWN_SPECS,
   objection: () => null,
   plan: (m, laying, outline) => {
-    const { finished, handles } = drawnFinished(m, outline ?? GLOVE);
+    const { finished, handles } = drawnFinished(m, outline ?? GLOVE, laying.finenessMm);
     return planEnvelope({ faces: bothFaces(finished), handles, alongOnTable: 'right' }, laying);
   },
 };

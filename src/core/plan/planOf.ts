@@ -1,11 +1,11 @@
-import { makePlan, type Plan } from '../core/plan/makePlan';
-import type { PlanInput } from '../core/plan/planInput';
-import type { Result } from '../core/result';
+import type { Result } from '../result';
+import { makePlan, type Plan } from './makePlan';
+import type { PlanInput } from './planInput';
 
 /** Plans by what was decided; a record that did not change keeps its plan, however often a view is drawn. */
 const plans = new WeakMap<PlanInput, Result<Plan>>();
 
-/** The plan of what was decided, worked out once. Lives as long as the record is in the tab. */
+/** The plan of what was decided, worked out once for each record; as pure as `makePlan`. Fails as that does. */
 export const planOf = (input: PlanInput): Result<Plan> => {
   const known = plans.get(input);
   if (known) return known;
