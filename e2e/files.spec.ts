@@ -24,7 +24,7 @@ test('the workshop goes out to a file and into another browser, and is the same 
   const elsewhere = await browser.newPage();
   await clearedWorkshop(elsewhere);
   await readIn(elsewhere, info.outputPath('workshop.json'), out);
-  await expect(elsewhere.getByText(/Read in: 11 new/)).toBeVisible();
+  await expect(elsewhere.getByText(/Read in: 15 new/)).toBeVisible();
   expect(content(await saveWorkshop(elsewhere))).toBe(content(out));
   await elsewhere.goto('/pieces/sample-kelp-cosy/bench');
   await expect(elsewhere.getByText('480 rolls')).toBeVisible();

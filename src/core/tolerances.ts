@@ -34,7 +34,7 @@ export const MOST_OUTLINE_POINTS = 200_000;
 export const THINNED_MM = 0.05;
 /** Points of an outline that move its fold-over by less than this are left out of the offset, mm. */
 export const FOLD_THINNED_MM = 0.05;
-/** The same while something is dragged: what the eye cannot see on the table, mm. */
-export const DRAGGED_FINENESS_MM = 0.3;
+/** The same while something is dragged, as a share of its size: what the eye cannot see on the table. */
+export const DRAGGED_FINENESS = 0.001;
 /** The most points of an outline that is kept and edited; more are thinned when it is read in. */
 export const MOST_DRAWN_POINTS = 2000;

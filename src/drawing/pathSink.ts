@@ -19,7 +19,8 @@ export const drawPoints = (sink: PathSink, points: readonly Point[], closed: boo
 /** Path data for SVG, rounded to `places` decimals. */
 export const svgPathData = (points: readonly Point[], closed: boolean, places: number): string => {
   const parts: string[] = [];
-  const n = (v: number): string => String(Number(v.toFixed(places)));
+  const unit = 10 ** places;
+  const n = (v: number): string => String(Math.round(v * unit) / unit);
   drawPoints(
     {
       moveTo: (x, y) => parts.push(`M${n(x)} ${n(y)}`),

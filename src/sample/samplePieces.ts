@@ -1,9 +1,14 @@
 import { bottleSleeve } from '../core/forms/kinds/bottleSleeve';
 import { cosy } from '../core/forms/kinds/cosy';
+import { ball } from '../core/forms/kinds/ball';
 import { disc } from '../core/forms/kinds/disc';
+import { freeSheet } from '../core/forms/kinds/freeSheet';
 import type { FormKind, Measures } from '../core/forms/formKind';
 import { girthStations } from '../core/forms/kinds/girthStations';
+import { gridRelief } from '../core/forms/kinds/gridRelief';
+import { mitten } from '../core/forms/kinds/mitten';
 import { rectangle } from '../core/forms/kinds/rectangle';
+import type { DrawnOutline } from '../core/outline/drawn';
 import type { PlanInput } from '../core/plan/planInput';
 import { measure, pinch, roll, round, rub, type Step, wet } from './steps';
 
@@ -13,6 +18,7 @@ export interface SamplePiece {
   readonly name: string;
   readonly kind: FormKind;
   readonly measures?: Measures;
+  readonly outline?: DrawnOutline;
   readonly woolId: string;
   readonly change?: Partial<PlanInput>;
   readonly hoursAgo: number;
@@ -177,5 +183,50 @@ export const PIECES: readonly SamplePiece[] = [
     woolId: 'wool-brick',
     hoursAgo: 1,
     change: { chain: { layers: 3, thickness: 4, firmness: 0.2 } },
+  },
+  {
+    id: 'sample-gale-mittens',
+    name: 'Gale mittens',
+    kind: mitten,
+    measures: { hand: 190, girth: 205, wrist: 185, cuff: 70 },
+    woolId: 'wool-harbour',
+    hoursAgo: 9,
+  },
+  {
+    id: 'sample-drum-balls',
+    name: 'Balls for the drying drum',
+    kind: ball,
+    measures: { diameter: 70, core: 1, cover: 3 },
+    woolId: 'wool-oat',
+    hoursAgo: 14,
+    change: { pieces: 12, chain: { firmness: 0.3 } },
+  },
+  {
+    id: 'sample-lattice-panel',
+    name: 'Lattice panel for the stair',
+    kind: gridRelief,
+    woolId: 'wool-kelp',
+    hoursAgo: 26,
+  },
+  {
+    id: 'sample-fern-mat',
+    name: 'Fern leaf mat',
+    kind: freeSheet,
+    measures: { length: 420, width: 190 },
+    outline: {
+      points: [
+        { x: -210, y: 0, round: false },
+        { x: -150, y: 42, round: true },
+        { x: -110, y: 34, round: false },
+        { x: -40, y: 95, round: true },
+        { x: 10, y: 70, round: false },
+        { x: 90, y: 72, round: true },
+        { x: 210, y: 0, round: false },
+      ],
+      open: [],
+      mirrored: true,
+    },
+    woolId: 'wool-kelp',
+    hoursAgo: 31,
   },
 ];

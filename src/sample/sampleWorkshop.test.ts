@@ -80,7 +80,7 @@ describe('the sample workshop', () => {
     for (const piece of finished) {
       const plan = makePlan(piece.plan);
       if (!plan.ok) throw new Error(piece.id);
-      const came = outcome(plan.value.form, piece.result, plan.value.weigh?.total ?? null);
+      const came = outcome(plan.value.form, piece.result, plan.value.laidGramsEach);
       for (const g of came.gauges) expect(Math.abs((g.dryMm ?? 0) / g.gauge.wantedMm - 1)).toBeLessThan(0.06);
       expect(Math.abs((came.density ?? 0) / (plan.value.values.firmness ?? 1) - 1)).toBeLessThan(0.2);
       expect(came.keptShare).toBeGreaterThan(0.94);

@@ -59,7 +59,11 @@ const planOf = (sample: SamplePiece): PlanInput => {
   return {
     ...base,
     ...sample.change,
-    form: { ...base.form, measures: { ...sample.kind.defaults, ...sample.measures } },
+    form: {
+      ...base.form,
+      measures: { ...sample.kind.defaults, ...sample.measures },
+      outline: sample.outline ?? base.form.outline,
+    },
   };
 };
 
@@ -68,7 +72,7 @@ const resultOf = (sample: SamplePiece, plan: Plan, now: string): Piece['result']
   const { along, across, kept, thicknessMm } = sample.dry;
   return {
     readings: reading(plan.form.gauges, along, across),
-    grams: Math.round((plan.weigh?.total ?? 0) * kept),
+    grams: Math.round((plan.laidGramsEach ?? 0) * kept),
     thicknessMm,
     finishedAt: at(now, sample.hoursAgo - 40),
   };

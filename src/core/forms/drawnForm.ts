@@ -91,6 +91,16 @@ export interface DrawnForm {
   readonly handles: readonly Handle[];
 }
 
+/** Where the points of a drawn outline lay when it was last planned: an offset is dear, and dragging asks again. */
+const placed = new WeakMap<DrawnOutline, { readonly key: string; readonly drawn: DrawnOutline }>();
+const keyOf = (m: Measures): string => ['length', 'width', 'ease'].map(id => measure(m, id)).join('/');
+
+/** A drawn outline as its points lie on the finished piece. */
+export const drawnOnPiece = (m: Measures, given: DrawnOutline): DrawnOutline => {
+  const known = placed.get(given);
+  return known?.key === keyOf(m) ? known.drawn : drawnFinished(m, given).drawn;
+};
+
 /** The finished outline of a drawn form: stretched to its length and width, grown by its ease, its middle at 0,0. */
 export const drawnFinished = (m: Measures, given: DrawnOutline, finenessMm?: number): DrawnForm => {
   const [length, width, ease] = [measure(m, 'length'), measure(m, 'width'), measure(m, 'ease')];
@@ -106,8 +116,10 @@ export const drawnFinished = (m: Measures, given: DrawnOutline, finenessMm?: num
   const shift = <P extends Point>(p: P): P => ({ ...p, x: p.x - middle.x, y: p.y - middle.y });
   const points = eased.points.map(shift);
   const whole = boundsOf(points);
+  const drawn = { ...given, points: given.points.map(p => shift(stretch(p))) };
+  placed.set(given, { key: keyOf(m), drawn });
   return {
-    drawn: { ...given, points: given.points.map(p => shift(stretch(p))) },
+    drawn,
     finished: { points, open: eased.open },
     handles: [
       { measure: 'length', at: { x: whole.maxX, y: 0 }, towards: { x: 1, y: 0 }, rate: 2 },

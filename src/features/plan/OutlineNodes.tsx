@@ -3,6 +3,7 @@ import type { DrawnOutline } from '../../core/outline/drawn';
 import { movePoint } from '../../core/outline/edit';
 import type { Point } from '../../core/outline/polygon';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
+import { useFrame } from '../../ui/table/useFrame';
 import { toScreen, type View } from '../../ui/table/view';
 
 /** How near a finger must come to take a point, px. */
@@ -46,6 +47,7 @@ export const OutlineNodes = (props: NodesProps) => {
   const held = useRef<{ i: number; from: Point; at: Point; last: DrawnOutline | null } | null>(null);
   const layer = useRef<SVGGElement>(null);
   const screen = drawn.points.map(p => toScreen(view, p));
+  const inFrame = useFrame();
   const snap = (v: number): number => Math.round(v / stepMm) * stepMm;
 
   const place = (e: PointerEvent): Point => {
@@ -74,7 +76,7 @@ export const OutlineNodes = (props: NodesProps) => {
     const was = h.last?.points[h.i] ?? h.from;
     if (to.x === was.x && to.y === was.y) return;
     h.last = movePoint(h.last ?? drawn, h.i, to);
-    props.onChange(h.last, false);
+    inFrame(() => h.last && held.current === h && props.onChange(h.last, false));
   };
   const up = (): void => {
     const h = held.current;

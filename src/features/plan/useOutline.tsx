@@ -1,5 +1,5 @@
 import { type ReactNode, useState } from 'react';
-import { drawnFinished } from '../../core/forms/drawnForm';
+import { drawnOnPiece } from '../../core/forms/drawnForm';
 import { issueText } from '../../core/issues';
 import { cleanOutline } from '../../core/outline/cleanOutline';
 import { selfCrossing } from '../../core/outline/crossing';
@@ -39,7 +39,7 @@ export const useOutline = (of: {
   const given = stage.piece.plan.form.outline ?? plan.kind.outline;
   if (!plan.kind.outline || !given) return { editing: false, nodes: null, tools: null };
   const measures = isCurrent ? plan.measures : stage.piece.plan.form.measures;
-  const { drawn } = drawnFinished(measures, given);
+  const drawn = drawnOnPiece(measures, given);
   const crossing = isCurrent ? null : selfCrossing(curvedOutline(drawn).points);
   /** An outline that encloses nothing or crosses itself is shown while it is dragged, and not kept. */
   const keep = (next: DrawnOutline, label: string): void => {

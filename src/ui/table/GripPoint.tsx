@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import type { Grip } from '../../drawing/scene';
+import { useFrame } from './useFrame';
 import { toScreen, type View } from './view';
 
 /** What a grip changes: its value in stored units, its range, and how it is said. */
@@ -32,6 +33,7 @@ export const GripPoint = (props: {
 }) => {
   const { grip, control, view } = props;
   const start = useRef<{ x: number; y: number; value: number; last: number } | null>(null);
+  const inFrame = useFrame();
   const at = toScreen(view, grip.at);
   const clamp = (v: number): number => Math.min(control.max, Math.max(control.min, v));
   const rounded = (v: number): number => clamp(Math.round(v / control.step) * control.step);
@@ -48,7 +50,7 @@ export const GripPoint = (props: {
     const value = rounded(s.value + mm * grip.rate);
     if (value === s.last) return;
     s.last = value;
-    control.set(value, false);
+    inFrame(() => start.current === s && control.set(s.last, false));
   };
   const up = (): void => {
     const s = start.current;
