@@ -34,6 +34,9 @@ export const test = base.extend<{ watched: Watch }>({
 
 export { expect };
 
+/** What the sample workshop holds: its pieces on the table, and with them its wools. */
+export const SAMPLE = { pieces: 11, records: 15 } as const;
+
 /** Starts with nothing: the sample is cleared as a felter would clear it. */
 export const clearedWorkshop = async (page: Page): Promise<void> => {
   await page.goto('/file');

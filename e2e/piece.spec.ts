@@ -1,4 +1,4 @@
-import { clearedWorkshop, done, expect, field, stage, tabTo, test, type } from './jorrit';
+import { SAMPLE, clearedWorkshop, done, expect, field, stage, tabTo, test, type } from './jorrit';
 
 test.describe('one piece from wish to record', () => {
   test('by mouse, from an empty table', async ({ page }) => {
@@ -305,11 +305,11 @@ test.describe('the plan', () => {
     await page.getByRole('button', { name: /Cosy/ }).click();
     await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
     await page.getByRole('link', { name: 'Table', exact: true }).click();
-    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(8);
+    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(SAMPLE.pieces + 1);
     await page.getByRole('button', { name: 'Undo' }).click();
-    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(7);
+    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(SAMPLE.pieces);
     await page.getByRole('button', { name: 'Redo' }).click();
-    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(8);
+    await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(SAMPLE.pieces + 1);
   });
 
   test('a deleted piece comes back with undo', async ({ page }) => {

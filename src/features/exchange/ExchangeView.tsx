@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { type ChangeEvent, useState } from 'react';
+import { useState } from 'react';
 import { type Issue, ISSUES, issueText } from '../../core/issues';
 import { download } from '../../files/download';
 import { readWorkshopFile, writeWorkshopFile } from '../../files/workshopFile';
@@ -10,6 +10,7 @@ import { type MergeReport, useStore } from '../../session/storeContext';
 import { useAllPieces } from '../../session/useRecords';
 import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
 import { useTitle } from '../../ui/useTitle';
 import { Cautions } from './Cautions';
 import { sampleCounts } from './sampleCounts';
@@ -45,12 +46,7 @@ const useImport = () => {
     await client.invalidateQueries();
     setCame({ report });
   };
-  const onFile = (e: ChangeEvent<HTMLInputElement>): void => {
-    const file = e.target.files?.[0];
-    e.target.value = '';
-    if (file) read(file).catch(failed);
-  };
-  return { came, onFile };
+  return { came, onFile: (file: File): void => void read(file).catch(failed) };
 };
 
 /** File: the whole workshop out and in, and the sample cleared. */
@@ -114,10 +110,9 @@ export const ExchangeView = () => {
             What is new is added, older records are brought up to date, logs are joined. A broken file changes
             nothing.
           </p>
-          <label className="inline-flex min-h-9 cursor-pointer items-center rounded-bench border border-rim bg-soap px-3 py-1 focus-within:outline-3 focus-within:outline-laid hover:border-ink">
+          <FileButton accept=".json,application/json" onPick={onFile}>
             Choose a file
-            <input type="file" accept=".json,application/json" className="sr-only" onChange={onFile} />
-          </label>
+          </FileButton>
           {came && 'report' in came && (
             <p role="status" className="mt-3 border-l-4 border-ink pl-3">
               {reportWords(came.report)}

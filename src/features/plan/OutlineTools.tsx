@@ -11,6 +11,7 @@ import { boundsOf } from '../../core/outline/polygon';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { FileButton } from '../../ui/FileButton';
 import { useSvgFile } from './useSvgFile';
 
 export interface ToolsProps {
@@ -75,18 +76,12 @@ const FromFile = ({ units, onChange }: ToolsProps) => {
   const file = useSvgFile();
   return (
     <div className="flex flex-col gap-1">
-      <label className="text-[13px] text-chalk">
+      <FileButton
+        accept=".svg,image/svg+xml"
+        onPick={picked => file.read(picked, points => onChange(outlineOf(points), 'outline from a file'))}
+      >
         Read an outline from an SVG
-        <input
-          type="file"
-          accept=".svg,image/svg+xml"
-          className="mt-0.5 block w-full text-[13px] file:mr-2 file:min-h-9 file:rounded-bench file:border file:border-rim file:bg-soap file:px-3"
-          onChange={e => {
-            const [picked] = e.target.files ?? [];
-            if (picked) file.read(picked, points => onChange(outlineOf(points), 'outline from a file'));
-          }}
-        />
-      </label>
+      </FileButton>
       {file.problems.length > 0 && (
         <ul role="alert" className="border-l-4 border-wanted pl-3">
           {file.problems.map(p => (

@@ -38,10 +38,9 @@ const useDraft = (stage: PieceStage) => {
     [live, stage],
   );
   const set = (change: (plan: PlanInput) => PlanInput, done: boolean, label: string): void => {
-    const next = change(stage.piece.plan);
-    if (!done) return setDraft({ base: stage.piece.plan, plan: next });
+    if (!done) return setDraft({ base: stage.piece.plan, plan: change(stage.piece.plan) });
     setDraft(null);
-    stage.changePlan(() => next, { label });
+    stage.changePlan(change, { label });
   };
   const shown: PieceStage = live ? { ...stage, piece: { ...stage.piece, plan: live } } : stage;
   return { planned, set, drop: () => setDraft(null), shown };
