@@ -2,8 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { expect, stage, test } from './jorrit';
-
-const MM_PER_PT = 25.4 / 72;
+import { type Path, pathsOf } from './poppler';
 
 const save = async (page: Page, button: string): Promise<string> => {
   const [download] = await Promise.all([
@@ -13,27 +12,6 @@ const save = async (page: Page, button: string): Promise<string> => {
   return download.path();
 };
 
-interface Path {
-  readonly points: ReadonlyArray<readonly [number, number]>;
-  readonly closed: boolean;
-}
-
-/** Paths of a page in mm, as poppler reads them. */
-const pathsOf = (pdf: string, page: number): Path[] => {
-  const svg = execFileSync('pdftocairo', ['-svg', '-f', String(page), '-l', String(page), pdf, '-'], {
-    encoding: 'utf8',
-    maxBuffer: 1e8,
-  });
-  return [...svg.matchAll(/<path[^>]*?\sd="([^"]+)"[^>]*?(?:transform="matrix\(([^)]+)\)")?[^>]*>/g)].map(
-    ([, d = '', matrix]) => {
-      const scale = Math.abs(Number(matrix?.split(',')[0] ?? 1));
-      const points = [...d.matchAll(/[ML] (-?[\d.]+) (-?[\d.]+)/g)].map(
-        ([, x, y]) => [Number(x) * scale * MM_PER_PT, Number(y) * scale * MM_PER_PT] as const,
-      );
-      return { points, closed: d.includes('Z') };
-    },
-  );
-};
 const spread = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
 const sizeOf = (p: Path) => ({
   width: spread(p.points.map(([x]) => x)),
