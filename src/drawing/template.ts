@@ -1,7 +1,7 @@
 import { facesOf } from '../core/forms/facesOf';
 import type { FormPlan } from '../core/forms/formKind';
 import type { Plan } from '../core/plan/makePlan';
-import { isMirrored, upperHalf } from '../core/outline/mirror';
+import { areMirrored, isMirrored, upperHalf } from '../core/outline/mirror';
 import { boundsOf, type Box, type Point } from '../core/outline/polygon';
 import { showQuantity, showShare, type UnitSystem } from '../core/units/units';
 import { DASHED_LINE } from './dashedLine';
@@ -42,9 +42,11 @@ const LABEL_AT = 0.22;
 /** More lines than these are not named one by one. */
 const MOST_NAMED = 4;
 
-/** Whether half a template says everything: every face is its own image about the along axis. */
+/** Whether half a template says everything: every face and every cut has its own image about the along axis. */
 export const canHalve = (form: FormPlan): boolean =>
-  facesOf(form).every(f => isMirrored(f.outline.points)) && isMirrored(form.laid.points);
+  facesOf(form).every(f => isMirrored(f.outline.points)) &&
+  isMirrored(form.laid.points) &&
+  areMirrored(form.cuts.map(c => (c.closed ? [...c.line, ...c.line.slice(0, 1)] : c.line)));
 
 /** Every face's lines: what all share, and the wool and mouth of each that differs. */
 const shapesOf = (form: FormPlan, foldOverMm: number): Shape[] => {

@@ -1,4 +1,5 @@
-import type { Point, Polygon } from './polygon';
+import { SAME_POINT_MM } from '../tolerances';
+import { pathLength, type Point, type Polygon } from './polygon';
 
 /** How near an outline must come to its own image to count as mirrored, mm. */
 const MIRRORED_MM = 0.05;
@@ -9,12 +10,15 @@ const distance = (p: Point, a: Point, b: Point): number => {
   return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
 };
 
-/** Whether an outline is its own image about its along axis (y = 0), mm. */
-export const isMirrored = (outline: Polygon): boolean =>
-  outline.every(({ x, y }) => {
+/** Whether lines together are their own image about the along axis (y = 0), mm. */
+export const areMirrored = (lines: ReadonlyArray<readonly Point[]>): boolean =>
+  lines.flat().every(({ x, y }) => {
     const image = { x, y: -y };
-    return outline.some((a, i) => distance(image, a, outline[(i + 1) % outline.length] ?? a) < MIRRORED_MM);
+    return lines.some(line => line.some((a, i) => distance(image, a, line[i + 1] ?? a) < MIRRORED_MM));
   });
+
+/** Whether an outline is its own image about its along axis (y = 0), mm. */
+export const isMirrored = (outline: Polygon): boolean => areMirrored([[...outline, ...outline.slice(0, 1)]]);
 
 /**
  * What of a line lies on the side y ≥ 0, as pieces. A closed line is walked round once.
@@ -39,7 +43,7 @@ export const upperHalf = (points: readonly Point[], closed: boolean): Point[][] 
     if (b.y >= 0) piece.push(b);
   });
   if (piece.length > 0) pieces.push(piece);
-  return joinEnds(pieces, closed).filter(p => p.length > 1);
+  return joinEnds(pieces, closed).filter(p => pathLength(p) > SAME_POINT_MM);
 };
 
 /** Of a closed line walked from within the half, the last piece runs on into the first. */

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHAIN, type ChainQuantity } from '../chain/quantities';
+import { bottleSleeve } from '../forms/kinds/bottleSleeve';
 import { FORM_KINDS } from '../forms/registry';
-import { makePlan } from './makePlan';
+import { makePlan, standInPlan } from './makePlan';
 import { newPlan } from './newPlan';
 import { outcome } from './outcome';
 import type { PlanInput } from './planInput';
@@ -93,6 +94,22 @@ describe('the plan', () => {
       expect(made.solution.status).toBe('solved');
       expect(made.weigh?.faces).toHaveLength(made.form.solid ? made.form.solid.heaps.length : kind.faces);
     }
+  });
+});
+
+describe('a plan that cannot be', () => {
+  const begun = newPlan(bottleSleeve);
+  const wide = { ...begun, form: { ...begun.form, measures: { ...begun.form.measures, neck: 400 } } };
+
+  it('is stood in for by its form as it begins, with the measures as they stand', () => {
+    expect(makePlan(wide).ok).toBe(false);
+    const stand = standInPlan(wide);
+    expect(stand?.measures['neck']).toBe(400);
+    expect(stand?.form).toEqual(plan(begun).form);
+  });
+
+  it('has nothing to stand in for a form that is not known', () => {
+    expect(standInPlan({ ...wide, form: { ...wide.form, kind: 'of a later version' } })).toBeNull();
   });
 });
 
