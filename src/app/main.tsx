@@ -1,5 +1,5 @@
 import '../ui/styles.css';
-import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -11,9 +11,6 @@ import { makeRouter } from './routes';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
 if (nonce) setNonce(nonce);
-
-// What a key changed stands on the screen before the next key is heard: two quick steps are two steps.
-notifyManager.setScheduler(queueMicrotask);
 
 const start = async (): Promise<void> => {
   const root = document.querySelector('#root');

@@ -12,6 +12,7 @@ import { noteAhead } from './journal';
 import { keys } from './keys';
 import { useNotify } from './notices';
 import { beginWrite } from './pending';
+import { promptly } from './promptly';
 import { useStore } from './storeContext';
 
 /** How a change is told and joined with others. */
@@ -83,7 +84,7 @@ const useChange = <T extends { readonly id: string }>(kind: Kind<T>): Change<T> 
         redo: () => kind.update(store, id, r => ({ ...r, ...fresh })),
       });
       const settled = beginWrite(id);
-      kind.show(client, after);
+      promptly(() => kind.show(client, after));
       const durable = noteAhead(kind.spec.kind, id, fresh);
       void kind
         .update(store, id, change)
@@ -135,7 +136,9 @@ export const useChangeSettings = (): ((change: Partial<Settings>) => void) => {
   const { failed } = useNotify();
   return useCallback(
     change => {
-      client.setQueryData<Settings>(keys.settings, s => ({ ...(s ?? DEFAULT_SETTINGS), ...change }));
+      promptly(() =>
+        client.setQueryData<Settings>(keys.settings, s => ({ ...(s ?? DEFAULT_SETTINGS), ...change })),
+      );
       store.updateSettings(s => ({ ...s, ...change })).catch(failed);
     },
     [store, client, failed],
