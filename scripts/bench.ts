@@ -4,7 +4,7 @@ import { createRequire } from 'node:module';
 import { freeEnvelope } from '../src/core/forms/kinds/freeEnvelope';
 import { rectangle } from '../src/core/forms/kinds/rectangle';
 import { FORM_KINDS } from '../src/core/forms/registry';
-import { DRAGGED_FINENESS } from '../src/core/tolerances';
+import { draggedFineness } from '../src/core/plan/whileEditing';
 import { movePoint, outlineOf } from '../src/core/outline/edit';
 import { polygonArea } from '../src/core/outline/polygon';
 import { makePlan } from '../src/core/plan/makePlan';
@@ -78,12 +78,13 @@ const forms = FORM_KINDS.map(kind => {
   return beside(`plan: ${kind.title}`, 4, { work: () => planned(input) });
 });
 const dragged = setOutline({ ...newPlan(freeEnvelope) }, THOUSAND);
+const finenessMm = draggedFineness(planned(dragged));
 let step = 0;
 const drag = beside('one step of dragging a point of 1000: outline, plan, drawing', 16, {
   work: () => {
     step += 1;
     const moved = movePoint(THOUSAND, 250, { x: 0, y: 135 + (step % 20) });
-    const plan = makePlan(setOutline(dragged, moved), { finenessMm: DRAGGED_FINENESS });
+    const plan = makePlan(setOutline(dragged, moved), { finenessMm });
     if (!plan.ok) throw new Error(JSON.stringify(plan.issues));
     const scene = pieceScene(plan.value.form, { foldOverMm: 15 });
     return scene.shapes.map(s => svgPathData(s.points, s.closed, 2));

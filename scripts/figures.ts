@@ -133,7 +133,7 @@ const lines = (pattern: RegExp): number =>
     .filter(f => /\.(ts|tsx|mjs|css)$/.test(f) && pattern.test(f))
     .reduce((sum, f) => sum + readFileSync(f, 'utf8').split('\n').length - 1, 0);
 
-const tests = lines(/\.(test|spec)\.tsx?$|^e2e\//);
+const tests = lines(/\.(test|spec)\.tsx?$|^e2e\/|\/testing\//);
 const all = lines(/./);
 say('lines', `${all}, of which tests ${tests} (${((100 * tests) / all).toFixed(1)} %)`);
 say('plan of a 500-point outline, size given', `${median(40, () => planOf500(false)).toFixed(1)} ms`);

@@ -167,16 +167,3 @@ export const makePlan = (input: PlanInput, fineness: { readonly finenessMm?: num
     warnings: warningsOf(form, values, s),
   });
 };
-
-/**
- * A plan to draw while what was decided cannot be planned: the form as it begins, with the measures as they stand, so
- * that each can be mended. Null for a form that is not known.
- */
-export const standInPlan = (input: PlanInput): Plan | null => {
-  const kind = formKind(input.form.kind);
-  if (!kind.ok) return null;
-  const { defaults, outline } = kind.value;
-  const usual = { ...input.form, measures: defaults, outline: outline ?? null };
-  const made = makePlan({ ...input, form: usual });
-  return made.ok ? { ...made.value, measures: { ...defaults, ...input.form.measures } } : null;
-};

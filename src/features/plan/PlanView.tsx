@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react';
 import { stageOf } from '../../core/cycles/stageOf';
 import { ISSUES, issueText } from '../../core/issues';
 import { originOf } from '../../core/plan/explain';
-import { makePlan, type Plan, standInPlan } from '../../core/plan/makePlan';
+import { makePlan, type Plan } from '../../core/plan/makePlan';
+import { draggedFineness, standInPlan } from '../../core/plan/whileEditing';
 import type { PlanInput } from '../../core/plan/planInput';
 import type { EdgeSurplus, Turned } from '../../core/forms/formKind';
-import { DRAGGED_FINENESS, EDGE_SURPLUS } from '../../core/tolerances';
+import { EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
@@ -25,16 +26,15 @@ import { LayingField, measureHangers, MeasureList } from './MeasureFields';
 import { useOutline } from './useOutline';
 import { WoolChoice } from './WoolChoice';
 
-/** How finely outlines are offset while something is dragged, mm: by the size the piece had before. */
-const draggedFineness = ({ plan }: PieceStage): number =>
-  plan.ok ? DRAGGED_FINENESS * Math.max(...plan.value.form.gauges.map(g => g.laidMm)) : 0;
-
 /** While a grip is dragged the plan is drafted here (session); it is kept when the finger lifts. */
 const useDraft = (stage: PieceStage) => {
   const [draft, setDraft] = useState<{ base: PlanInput; plan: PlanInput } | null>(null);
   const live = draft && draft.base === stage.piece.plan ? draft.plan : null;
   const planned = useMemo(
-    () => (live ? makePlan(live, { finenessMm: draggedFineness(stage) }) : stage.plan),
+    () =>
+      live
+        ? makePlan(live, stage.plan.ok ? { finenessMm: draggedFineness(stage.plan.value) } : {})
+        : stage.plan,
     [live, stage],
   );
   const set = (change: (plan: PlanInput) => PlanInput, done: boolean, label: string): void => {
