@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { expect, field, stage, test, type } from './jorrit';
+import { begin, expect, field, figure, stage, test, type } from './jorrit';
 
 const GROUPS = [
   'To wear',
@@ -11,18 +11,6 @@ const GROUPS = [
   'Your own shape',
 ] as const;
 
-const begin = async (page: Page, title: string): Promise<void> => {
-  await page.goto('/new');
-  await page
-    .getByRole('listitem')
-    .filter({ has: page.getByText(title, { exact: true }) })
-    .getByRole('button')
-    .click();
-  await expect(page).toHaveURL(/plan$/);
-  await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
-};
-const figure = async (page: Page, name: string): Promise<number> =>
-  Number(await field(page, name).inputValue());
 const readSvg = async (page: Page, path: string, text: string): Promise<void> => {
   await writeFile(path, text);
   await page.getByLabel(/Read an outline/).setInputFiles(path);

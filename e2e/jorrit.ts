@@ -75,3 +75,18 @@ export const tabTo = async (page: Page, target: Locator): Promise<void> => {
 /** Waits until the last change is durable: the text of a reload agrees. */
 export const stage = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name });
+
+/** Begins a new piece by its tile. */
+export const begin = async (page: Page, title: string): Promise<void> => {
+  await page.goto('/new');
+  await page
+    .getByRole('listitem')
+    .filter({ has: page.getByText(title, { exact: true }) })
+    .getByRole('button')
+    .click();
+  await expect(page).toHaveURL(/plan$/);
+  await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
+};
+/** A figure as the field shows it. */
+export const figure = async (page: Page, name: string): Promise<number> =>
+  Number(await field(page, name).inputValue());

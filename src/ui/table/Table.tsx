@@ -116,7 +116,7 @@ export const Table = (props: TableProps) => {
       {hung.map(h => (
         <div
           key={h.id}
-          className="absolute -translate-y-1/2"
+          className="absolute z-10 -translate-y-1/2"
           style={
             h.side === 'right' ? { left: h.edge, top: h.y } : { right: (view?.width ?? 0) - h.edge, top: h.y }
           }
