@@ -27,9 +27,41 @@ const VIEWS = [
       await page.keyboard.press('Enter');
     },
   },
+  { name: 'plan-mitten', path: '/pieces/sample-gale-mittens/plan', size: LAPTOP },
+  {
+    name: 'plan-outline',
+    path: '/pieces/sample-fern-mat/plan',
+    size: LAPTOP,
+    act: async page => {
+      await page.getByRole('button', { name: 'Edit its points' }).click();
+      await page.getByRole('slider', { name: 'Points of the outline' }).focus();
+      for (let i = 0; i < 3; i += 1) await page.keyboard.press(']');
+    },
+  },
+  {
+    name: 'plan-vessel',
+    path: '/new',
+    size: LAPTOP,
+    act: async page => {
+      await page.getByRole('button', { name: /^Vessel with a neck/ }).click();
+      await page.waitForURL(/plan$/);
+    },
+  },
+  {
+    name: 'another-size',
+    path: '/pieces/sample-lattice-panel/plan',
+    size: LAPTOP,
+    act: async page => {
+      await page.getByRole('button', { name: 'Another size' }).click();
+      await page.getByRole('textbox', { name: 'As large as' }).fill('50');
+      await page.getByRole('radio', { name: 'area' }).click();
+    },
+  },
   { name: 'plan-phone', path: '/pieces/sample-press-cosy/plan', size: PHONE },
   { name: 'wool', path: '/pieces/sample-kelp-cosy/wool', size: LAPTOP },
   { name: 'template', path: '/pieces/sample-boot-liner/template', size: LAPTOP },
+  { name: 'template-grid', path: '/pieces/sample-lattice-panel/template', size: LAPTOP },
+  { name: 'wool-batch', path: '/pieces/sample-drum-balls/wool', size: LAPTOP },
   { name: 'bench', path: '/pieces/sample-kelp-cosy/bench', size: TABLET },
   { name: 'bench-lopsided', path: '/pieces/sample-square-pad/bench', size: LAPTOP },
   {

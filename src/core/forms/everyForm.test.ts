@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { selfCrossing } from '../outline/crossing';
 import { boundsOf, polygonArea } from '../outline/polygon';
@@ -12,7 +13,29 @@ const withoutAllowances = (kind: FormKind): Record<string, number> =>
     kind.specs(kind.defaults).flatMap(s => (s.allowance && s.dimension === undefined ? [[s.id, 0]] : [])),
   );
 
+/** The rows of the table in docs/forms.md, by kind: what it is offered as, and its measures. */
+const documented = new Map(
+  readFileSync(new URL('../../../docs/forms.md', import.meta.url), 'utf8')
+    .split('\n')
+    .flatMap(row => {
+      const [, kind, titles = '', measures = ''] = /^\| `([a-z-]+)` +\| (.+?) +\| (.+?) +\|$/.exec(row) ?? [];
+      const ids = [...measures.matchAll(/`(\w+)`/g)].map(([, id]) => id);
+      return kind === undefined ? [] : [[kind, { titles, ids }] as const];
+    }),
+);
+
 describe('every form', () => {
+  it('stands in docs/forms.md with its measures, in its order, and nothing else does', () => {
+    expect([...documented.keys()]).toEqual(FORM_KINDS.map(k => k.kind));
+    for (const kind of FORM_KINDS) {
+      const row = documented.get(kind.kind);
+      // Of a list of places the first stands for all.
+      const ids = kind.specs(kind.defaults).flatMap(s => (/[2-9]$/.test(s.id) ? [] : [s.id]));
+      expect(row?.ids).toEqual(ids);
+      expect(row?.titles).toBe([kind, ...(kind.also ?? [])].map(o => o.title).join(', '));
+    }
+  });
+
   it('has a name of its own', () => {
     expect(new Set(FORM_KINDS.map(k => k.kind)).size).toBe(FORM_KINDS.length);
     const titles = FORM_KINDS.flatMap(k => [k.title, ...(k.also ?? []).map(o => o.title)]);
