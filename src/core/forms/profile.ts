@@ -1,6 +1,6 @@
 import { curvedLine } from '../outline/curve';
 import type { Station } from './envelopeByGirths';
-import type { ProfilePoint } from './formKind';
+import type { Fact, ProfilePoint } from './formKind';
 
 /** Flatness of a profile that is turned, as a share of its size, so that twice the piece is twice the profile. */
 const FLATNESS = 0.0008;
@@ -52,3 +52,11 @@ export const turnedVolume = (profile: readonly ProfilePoint[]): number =>
     const q = profile[i];
     return q ? sum + (Math.PI / 3) * (p.z - q.z) * (p.r * p.r + p.r * q.r + q.r * q.r) : sum;
   }, 0);
+
+/** What a hollow round form holds, from its inside profile. */
+export const holdsAbout = (inside: readonly ProfilePoint[]): Fact => ({
+  name: 'holds about',
+  value: turnedVolume(inside),
+  dimension: 'volume',
+  why: 'Volume turned out by the inside profile.',
+});

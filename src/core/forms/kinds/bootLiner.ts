@@ -3,7 +3,7 @@ import type { DrawnPoint } from '../../outline/drawn';
 import { boundsOf } from '../../outline/polygon';
 import { allowanceSpec, type FormKind, lengthSpec, measure, type Measures, OUTSIDE } from '../formKind';
 import { bothFaces, openWhere, planEnvelope } from '../flatEnvelope';
-import { SHOE_SIZES } from '../sizeTables';
+import { FOOT_SPECS } from '../footSpecs';
 
 /** Flatness of its curves, as a share of the foot, so that twice the piece is twice the outline. */
 const FLATNESS = 0.0005;
@@ -63,18 +63,7 @@ export const bootLiner: FormKind = {
   defaults: { foot: 255, ball: 245, ankle: 260, top: 340, height: 260, toe: 10, ease: 15 },
   usual: { thicknessMm: 5, firmness: 0.22, layers: 5, shrinkage: 0.4 },
   specs: () => [
-    lengthSpec('foot', 'Foot length', {
-      hint: 'heel to the longest toe',
-      min: 80,
-      max: 340,
-      table: SHOE_SIZES,
-    }),
-    lengthSpec('ball', 'Ball girth', {
-      hint: 'round the widest of the foot',
-      min: 100,
-      max: 360,
-      outside: OUTSIDE.girth,
-    }),
+    ...FOOT_SPECS,
     lengthSpec('ankle', 'Ankle girth', {
       hint: 'wide enough for the heel to pass',
       min: 120,

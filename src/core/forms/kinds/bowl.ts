@@ -1,6 +1,6 @@
 import { planOnDisc, roundCut } from '../discResist';
 import { type FormKind, lengthSpec, measure, type Measures, OUTSIDE, type ProfilePoint } from '../formKind';
-import { turnedVolume } from '../profile';
+import { holdsAbout } from '../profile';
 
 const slant = (m: Measures): number =>
   Math.hypot(measure(m, 'height'), (measure(m, 'mouth') - measure(m, 'base')) / 2);
@@ -49,14 +49,7 @@ export const bowl: FormKind = {
           },
           { measure: 'mouth', at: { x: 0, y: mouth / 2 }, towards: { x: 0, y: 1 }, rate: 2 },
         ],
-        facts: [
-          {
-            name: 'holds about',
-            value: turnedVolume(profile(m)),
-            dimension: 'volume',
-            why: 'Volume turned out by the inside profile, a straight wall from base to mouth.',
-          },
-        ],
+        facts: [holdsAbout(profile(m))],
         hints: ['Cut a hand’s width in the middle first; trim the mouth to its line when the wall stands.'],
       },
       laying,

@@ -1,7 +1,7 @@
 import { type FormKind, lengthSpec, measure, type Measures, OUTSIDE, type ProfilePoint } from '../formKind';
 import { girthHandle, planByGirths } from '../envelopeByGirths';
 import { indexes, morePlaces, objectToPlaces, withoutPlace } from '../placeList';
-import { smoothProfile, stationsOf, turnedVolume } from '../profile';
+import { smoothProfile, stationsOf, holdsAbout } from '../profile';
 
 /** A closed base, then a smooth wall through the places. */
 const profile = (m: Measures): ProfilePoint[] => {
@@ -53,14 +53,7 @@ export const roundProfile: FormKind = {
           return at < 0 || r === 0 ? [] : [girthHandle(`wide${i}`, s, { at, perGirth: Math.PI })];
         }),
         more: {
-          facts: [
-            {
-              name: 'holds about',
-              value: turnedVolume(wall),
-              dimension: 'volume',
-              why: 'Volume turned out by the inside profile.',
-            },
-          ],
+          facts: [holdsAbout(wall)],
         },
       },
       laying,

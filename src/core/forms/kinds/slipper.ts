@@ -1,7 +1,7 @@
-import { allowanceSpec, type FormKind, lengthSpec, measure, type Measures, OUTSIDE } from '../formKind';
+import { allowanceSpec, type FormKind, measure, type Measures } from '../formKind';
 import { alongHandle, girthHandle, planByGirths, type Station } from '../envelopeByGirths';
 import { smoothProfile } from '../profile';
-import { SHOE_SIZES } from '../sizeTables';
+import { FOOT_SPECS } from '../footSpecs';
 
 /** Girth of a slipper along the foot from the toe, as shares of its length and of the ball’s girth; common practice. */
 const SHAPE: ReadonlyArray<readonly [number, number]> = [
@@ -60,18 +60,7 @@ export const slipper: FormKind = {
   defaults: { foot: 245, ball: 240, toe: 8, rise: 30, ease: 15 },
   usual: { thicknessMm: 5, firmness: 0.24, layers: 5, shrinkage: 0.4 },
   specs: () => [
-    lengthSpec('foot', 'Foot length', {
-      hint: 'heel to the longest toe',
-      min: 80,
-      max: 340,
-      table: SHOE_SIZES,
-    }),
-    lengthSpec('ball', 'Ball girth', {
-      hint: 'round the widest of the foot',
-      min: 100,
-      max: 360,
-      outside: OUTSIDE.girth,
-    }),
+    ...FOOT_SPECS,
     allowanceSpec('toe', 'Room at the toe', { hint: 'so that the toes do not touch', max: 40 }),
     allowanceSpec('rise', 'Toe and heel rise', {
       hint: 'the way up over toe and heel, half of each',

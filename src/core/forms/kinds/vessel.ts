@@ -1,6 +1,6 @@
 import { type FormKind, lengthSpec, measure, type Measures, OUTSIDE, type ProfilePoint } from '../formKind';
 import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
-import { type Place, smoothProfile, stationsOf, turnedVolume } from '../profile';
+import { type Place, smoothProfile, stationsOf, holdsAbout } from '../profile';
 
 /** The neck starts at this share of the height (common practice). */
 const NECK_FROM = 0.82;
@@ -77,14 +77,7 @@ export const vessel: FormKind = {
           alongHandle('height', s, { at: s.length - 1 }),
         ],
         more: {
-          facts: [
-            {
-              name: 'holds about',
-              value: turnedVolume(wall),
-              dimension: 'volume',
-              why: 'Volume turned out by the inside profile.',
-            },
-          ],
+          facts: [holdsAbout(wall)],
         },
       },
       laying,
