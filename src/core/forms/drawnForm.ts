@@ -48,6 +48,27 @@ export const GLOVE: DrawnOutline = {
   mirrored: false,
 };
 
+/** The sole of a right foot, to begin a slipper's outline with; closed all round. */
+export const FOOT: DrawnOutline = {
+  points: [
+    at(-130, 0),
+    at(-108, -31),
+    at(-50, -30),
+    at(20, -33),
+    at(75, -50),
+    at(112, -42),
+    at(130, -18),
+    at(126, 8),
+    at(100, 34),
+    at(60, 48),
+    at(0, 42),
+    at(-60, 34),
+    at(-108, 31),
+  ],
+  open: [],
+  mirrored: false,
+};
+
 /** How near a grown edge lies to the line of a mouth to be a part of it, mm. */
 const ON_MOUTH_MM = 0.02;
 

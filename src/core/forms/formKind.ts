@@ -192,6 +192,8 @@ export interface Offer {
   readonly group?: Purpose;
   /** How many alike are made; the form's own when left out. */
   readonly pieces?: number;
+  /** The outline that a form which is drawn begins with; the form's own when left out. */
+  readonly outline?: DrawnOutline;
 }
 
 /** One kind of form. A newcomer adds one file like this and a line in the registry. */
@@ -213,8 +215,6 @@ export interface FormKind extends Offer {
   /** What the laid size is called, where “laid” says too little. */
   readonly laidName?: string;
   readonly defaults: Measures;
-  /** The outline it begins with, for a form that is drawn. */
-  readonly outline?: DrawnOutline;
   /** What a felter would expect of it, common practice. */
   readonly usual: {
     readonly thicknessMm: number;

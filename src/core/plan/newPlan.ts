@@ -22,7 +22,7 @@ export const newPlan = (
     form: {
       kind: kind.kind,
       measures: { ...kind.defaults, ...of.offer?.measures },
-      outline: kind.outline ?? null,
+      outline: of.offer?.outline ?? kind.outline ?? null,
       measuredOn: 'inside',
     },
     pieces: of.offer?.pieces ?? kind.pieces ?? 1,

@@ -50,15 +50,7 @@ const fits = ({ offer }: Tile, wanted: string): boolean =>
   `${offer.title} ${offer.purpose}`.toLowerCase().includes(wanted.trim().toLowerCase());
 
 /** The plan that a tile begins with. */
-const planOfTile = ({ kind, offer }: Tile) =>
-  newPlan(kind, {
-    offer: {
-      title: offer.title,
-      purpose: offer.purpose,
-      measures: offer.measures ?? {},
-      pieces: offer.pieces ?? kind.pieces ?? 1,
-    },
-  });
+const planOfTile = ({ kind, offer }: Tile) => newPlan(kind, { offer });
 
 const TileButton = ({ tile, onChoose }: { readonly tile: Tile; readonly onChoose: (t: Tile) => void }) => (
   <button

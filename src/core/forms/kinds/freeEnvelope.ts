@@ -1,13 +1,25 @@
 import type { FormKind } from '../formKind';
 import { bothFaces, planEnvelope } from '../flatEnvelope';
-import { drawnFinished, DRAWN_SPECS, drawnSize, GLOVE } from '../drawnForm';
+import { drawnFinished, DRAWN_SPECS, drawnSize, FOOT, GLOVE } from '../drawnForm';
+
+const CLOSED =
+  'It is closed all round: cut one face open to take the resist out, or leave an edge of the outline open.';
 
 /** Free envelope: two faces of any outline over a resist; edges may be marked open. */
 export const freeEnvelope: FormKind = {
   kind: 'free-envelope',
   title: 'Free shape, hollow',
-  purpose: 'any outline over a resist: drawn, read from an SVG, or traced round a hand or foot',
+  purpose: 'any outline over a resist: drawn, read from an SVG, or traced round a hand',
   group: 'own',
+  also: [
+    {
+      title: 'Round a traced foot',
+      purpose: 'a slipper or liner round the outline of a foot, with ease',
+      measures: { length: 260, width: 100, ease: 12 },
+      outline: FOOT,
+      pieces: 2,
+    },
+  ],
   faces: 2,
   body: 'sheet',
   size: drawnSize,
@@ -18,6 +30,10 @@ export const freeEnvelope: FormKind = {
   objection: () => null,
   plan: (m, laying, outline) => {
     const { finished, handles } = drawnFinished(m, outline ?? GLOVE, laying.finenessMm);
-    return planEnvelope({ faces: bothFaces(finished), handles, alongOnTable: 'right' }, laying);
+    const hints = finished.open.includes(true) ? [] : [CLOSED];
+    return planEnvelope(
+      { faces: bothFaces(finished), handles, alongOnTable: 'right', more: { hints } },
+      laying,
+    );
   },
 };
