@@ -90,6 +90,7 @@ const manyPieces = (): { text: string; pieces: number; entries: number; last: st
   const all = {
     pieces: copies.flatMap(c => c.pieces),
     wools,
+    swatches: [],
     entries: copies.flatMap(c => c.entries),
   };
   return {

@@ -20,7 +20,7 @@ const routes = (notice: Notice | null): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/newPiece/NewPieceView')).NewPieceView }),
       },
       {
-        path: 'shelf',
+        path: 'shelf/:woolId?',
         lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
       },
       {

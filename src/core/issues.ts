@@ -103,6 +103,16 @@ export const ISSUES = {
     cause: 'It was edited by hand or damaged.',
     remedy: 'Mend the place that is named; nothing here was changed.',
   },
+  CSV_HEADINGS: {
+    message: 'No column of this table is headed as a name.',
+    cause: 'The first line must head the columns: name, fibre, form, colour, grams, notes and so on.',
+    remedy: 'Head one column “name”, and choose the file again.',
+  },
+  CSV_NAMELESS: {
+    message: 'A row without a name was left out.',
+    cause: 'Every wool on the shelf has a name.',
+    remedy: 'Give it one in the table, and read the file in again.',
+  },
   FILE_TOO_LARGE: {
     message: 'This file is too large.',
     cause: 'A workshop file seldom reaches a few megabytes.',

@@ -43,6 +43,7 @@ describe('the workshop file', () => {
     const turned = {
       pieces: SAMPLE.pieces.toReversed(),
       wools: SAMPLE.wools.toReversed(),
+      swatches: SAMPLE.swatches.toReversed(),
       entries: SAMPLE.entries.toReversed(),
     };
     expect(writeWorkshopFile(turned, NOW)).toBe(TEXT);

@@ -1,11 +1,12 @@
 import { formKind, checkMeasures } from '../core/forms/registry';
 import { type Issue, issue } from '../core/issues';
 import { err, ok, type Result } from '../core/result';
-import { type Entry, entrySpec } from '../records/entry';
+import { entrySpec } from '../records/entry';
 import { isObject, loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
-import { type Wool, woolSpec } from '../records/wool';
+import { swatchSpec } from '../records/swatch';
+import { woolSpec } from '../records/wool';
 
 /** Name and version that stand at the head of every file. */
 const FILE_FORMAT = 'jorrit-workshop';
@@ -31,6 +32,7 @@ export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): strin
       exportedAt,
       pieces: byId(snapshot.pieces),
       wools: byId(snapshot.wools),
+      swatches: byId(snapshot.swatches),
       entries: snapshot.entries.toSorted((a, b) =>
         a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1,
       ),
@@ -42,9 +44,11 @@ export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): strin
 /** One piece with its log and its wool. */
 export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
   const pieces = snapshot.pieces.filter(p => p.id === pieceId);
+  const wools = snapshot.wools.filter(w => pieces.some(p => p.woolId === w.id));
   return {
     pieces,
-    wools: snapshot.wools.filter(w => pieces.some(p => p.woolId === w.id)),
+    wools,
+    swatches: snapshot.swatches.filter(s => wools.some(w => w.id === s.woolId)),
     entries: snapshot.entries.filter(e => e.pieceId === pieceId),
   };
 };
@@ -76,7 +80,10 @@ const formIssues = (pieces: readonly Piece[]): Issue[] =>
     return checked.ok ? [] : checked.issues.map(it => ({ ...it, path: `pieces[${i}].${it.path}` }));
   });
 
-const linkIssues = (pieces: readonly Piece[], wools: readonly Wool[], entries: readonly Entry[]): Issue[] => {
+const noWool = (path: string, got: string): Issue =>
+  issue('FILE_INVALID', `${path}.woolId`, { got, detail: 'No such wool in this file.' });
+
+const linkIssues = ({ pieces, wools, swatches, entries }: Snapshot): Issue[] => {
   const known = new Set(pieces.map(p => p.id));
   const shelf = new Set(wools.map(w => w.id));
   return [
@@ -91,15 +98,9 @@ const linkIssues = (pieces: readonly Piece[], wools: readonly Wool[], entries: r
           ],
     ),
     ...pieces.flatMap((p, i) =>
-      p.woolId === null || shelf.has(p.woolId)
-        ? []
-        : [
-            issue('FILE_INVALID', `pieces[${i}].woolId`, {
-              got: p.woolId,
-              detail: 'No such wool in this file.',
-            }),
-          ],
+      p.woolId === null || shelf.has(p.woolId) ? [] : [noWool(`pieces[${i}]`, p.woolId)],
     ),
+    ...swatches.flatMap((s, i) => (shelf.has(s.woolId) ? [] : [noWool(`swatches[${i}]`, s.woolId)])),
   ];
 };
 
@@ -128,16 +129,22 @@ export const readWorkshopFile = (text: string): Result<Snapshot> => {
   if (fileVersion > FILE_VERSION) return err(issue('RECORD_NEWER', 'fileVersion', { got: fileVersion }));
   const pieces = list(pieceSpec, json.value['pieces'], 'pieces');
   const wools = list(woolSpec, json.value['wools'], 'wools');
+  // Files from before there were swatches have no list of them.
+  const swatches = list(swatchSpec, json.value['swatches'] ?? [], 'swatches');
   const entries = list(entrySpec, json.value['entries'], 'entries');
-  const shapes = [...pieces.issues, ...wools.issues, ...entries.issues];
+  const all = { pieces, wools, swatches, entries };
+  const shapes = Object.values(all).flatMap(l => l.issues);
   if (shapes.length > 0) return err(...shapes);
+  const snapshot: Snapshot = {
+    pieces: pieces.records,
+    wools: wools.records,
+    swatches: swatches.records,
+    entries: entries.records,
+  };
   const sense = [
-    ...twice(pieces.records, 'pieces'),
-    ...twice(wools.records, 'wools'),
-    ...twice(entries.records, 'entries'),
-    ...formIssues(pieces.records),
-    ...linkIssues(pieces.records, wools.records, entries.records),
+    ...Object.entries(snapshot).flatMap(([name, records]) => twice(records, name)),
+    ...formIssues(snapshot.pieces),
+    ...linkIssues(snapshot),
   ];
-  if (sense.length > 0) return err(...sense);
-  return ok({ pieces: pieces.records, wools: wools.records, entries: entries.records });
+  return sense.length > 0 ? err(...sense) : ok(snapshot);
 };

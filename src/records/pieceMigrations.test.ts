@@ -4,8 +4,11 @@ import { cosy } from '../core/forms/kinds/cosy';
 import { disc } from '../core/forms/kinds/disc';
 import { makePlan } from '../core/plan/makePlan';
 import { loadRecord } from './migrate';
+import { newWool, woolSpec } from './wool';
 import { pieceSpec } from './piece';
 import { DEFAULT_SETTINGS, settingsSpec } from './settings';
+
+const NOW = '2026-03-01T10:00:00.000Z';
 
 /** A piece as version 1 kept it. */
 const old = (
@@ -100,6 +103,39 @@ describe('settings from version 1', () => {
     expect(got).toMatchObject({
       status: 'ok',
       value: { page: 'letter', units: 'imperial', orientation: 'auto', snap: 'half' },
+    });
+  });
+});
+
+describe('a wool from version 1', () => {
+  const first = (gramsLeft: number | null) => {
+    const {
+      sort: _s,
+      micron: _m,
+      per100g: _p,
+      gramsCounted: _g,
+      countedAt: _c,
+      ropeGPerM: _r,
+      ...rest
+    } = newWool({
+      id: 'w1',
+      name: 'Fog',
+      fibre: 'Suffolk',
+      form: 'batt',
+      colour: '#b9bfc2',
+      now: NOW,
+    });
+    return { ...rest, version: 1, gramsLeft };
+  };
+
+  it('keeps its grams, counted when it was last changed; it is wool', () => {
+    expect(loadRecord(woolSpec, first(640), '')).toMatchObject({
+      status: 'ok',
+      value: { gramsCounted: 640, countedAt: NOW, sort: 'wool', micron: null },
+    });
+    expect(loadRecord(woolSpec, first(null), '')).toMatchObject({
+      status: 'ok',
+      value: { gramsCounted: null, countedAt: null },
     });
   });
 });

@@ -6,6 +6,7 @@ import { currentVersion, joinPath, loadRecord, type RecordSpec } from './migrate
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, PIECE_MIGRATIONS, pieceSpec } from './piece';
 import { DEFAULT_SETTINGS, SETTINGS_MIGRATIONS, settingsSpec } from './settings';
+import { newSwatch, SWATCH_MIGRATIONS, swatchSpec } from './swatch';
 import { newWool, WOOL_MIGRATIONS, woolSpec } from './wool';
 
 const NOW = '2026-03-01T10:00:00.000Z';
@@ -88,6 +89,7 @@ describe('every stored record', () => {
   const SPECS = [
     [pieceSpec, PIECE_MIGRATIONS, PIECE],
     [woolSpec, WOOL_MIGRATIONS, WOOL],
+    [swatchSpec, SWATCH_MIGRATIONS, newSwatch({ id: 's1', woolId: 'w1', now: NOW })],
     [entrySpec, ENTRY_MIGRATIONS, ENTRY],
     [settingsSpec, SETTINGS_MIGRATIONS, DEFAULT_SETTINGS],
   ] as const;

@@ -4,6 +4,7 @@ import type { Entry } from '../records/entry';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, type Piece } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
+import { newSwatch, type Swatch } from '../records/swatch';
 import { newWool, type Wool } from '../records/wool';
 import { PIECES, type SamplePiece } from './samplePieces';
 import { reading } from './steps';
@@ -16,15 +17,22 @@ const at = (now: string, hoursAgo: number): string =>
 const shelf = (now: string): readonly Wool[] => {
   const wool = (
     id: string,
-    rest: Pick<Wool, 'name' | 'fibre' | 'form' | 'colour' | 'gramsLeft' | 'notes'>,
-  ): Wool => ({ ...newWool({ id, now: at(now, 2000), ...rest }), ...rest, sample: true });
+    rest: Pick<Wool, 'name' | 'fibre' | 'form' | 'colour' | 'gramsCounted' | 'notes'> & Partial<Wool>,
+  ): Wool => ({
+    ...newWool({ id, now: at(now, 2000), ...rest }),
+    countedAt: at(now, 900),
+    ...rest,
+    sample: true,
+  });
   return [
     wool('wool-kelp', {
       name: 'Kelp, carded batt',
       fibre: 'Corriedale',
       form: 'batt',
       colour: '#4f6b4a',
-      gramsLeft: 640,
+      gramsCounted: 640,
+      micron: 28,
+      per100g: 3.2,
       notes: 'Quick to lay, the same every way.',
     }),
     wool('wool-brick', {
@@ -32,7 +40,9 @@ const shelf = (now: string): readonly Wool[] => {
       fibre: 'fine merino',
       form: 'tops',
       colour: '#a8442f',
-      gramsLeft: 310,
+      gramsCounted: 310,
+      micron: 20,
+      per100g: 6.4,
       notes: 'Splits thin. Static in dry air.',
     }),
     wool('wool-harbour', {
@@ -40,7 +50,7 @@ const shelf = (now: string): readonly Wool[] => {
       fibre: 'Corriedale',
       form: 'batt',
       colour: '#2f5d86',
-      gramsLeft: 85,
+      gramsCounted: 85,
       notes: 'Last of this dye lot.',
     }),
     wool('wool-oat', {
@@ -48,8 +58,63 @@ const shelf = (now: string): readonly Wool[] => {
       fibre: 'mixed hill fleece',
       form: 'batt',
       colour: '#cdbf9f',
-      gramsLeft: 1450,
+      gramsCounted: 1450,
       notes: 'Coarse; for the inside and for pads.',
+    }),
+    wool('wool-fog', {
+      name: 'Fog, carded batt',
+      fibre: 'Suffolk',
+      form: 'batt',
+      colour: '#b9bfc2',
+      gramsCounted: 260,
+      notes: 'A gift. Not felted yet.',
+    }),
+    wool('wool-moth', {
+      sort: 'decoration',
+      name: 'Moth-wing silk',
+      fibre: 'tussah silk',
+      form: 'tops',
+      colour: '#e2d2ac',
+      gramsCounted: 45,
+      per100g: 14,
+      notes: '',
+    }),
+    wool('wool-gauze', {
+      sort: 'cloth',
+      name: 'Grey gauze',
+      fibre: 'silk',
+      form: 'prefelt',
+      colour: '#8f969b',
+      gramsCounted: 120,
+      notes: '20 g/m², 1.1 m wide.',
+    }),
+  ];
+};
+
+/** Swatches of the made-up workshop. Every figure is invented. */
+const swatches = (now: string): readonly Swatch[] => {
+  const swatch = (id: string, woolId: string, of: Pick<Swatch, 'laid' | 'result'>): Swatch => ({
+    ...newSwatch({ id, woolId, now: at(now, 1500) }),
+    ...of,
+    sample: true,
+  });
+  const done = { finishedAt: at(now, 1400) };
+  return [
+    swatch('swatch-kelp-1', 'wool-kelp', {
+      laid: { along: 200, across: 200, grams: 10, layers: 4 },
+      result: { along: 128, across: 132, grams: 9.7, thicknessMm: 3.1, ...done },
+    }),
+    swatch('swatch-brick-1', 'wool-brick', {
+      laid: { along: 200, across: 200, grams: 8, layers: 4 },
+      result: { along: 120, across: 124, grams: 7.8, thicknessMm: 2.6, ...done },
+    }),
+    swatch('swatch-brick-2', 'wool-brick', {
+      laid: { along: 200, across: 200, grams: 14, layers: 6 },
+      result: { along: 131, across: 133, grams: 13.7, thicknessMm: 3.9, ...done },
+    }),
+    swatch('swatch-fog-1', 'wool-fog', {
+      laid: { along: 200, across: 200, grams: 8, layers: 4 },
+      result: { along: null, across: null, grams: null, thicknessMm: null, finishedAt: null },
     }),
   ];
 };
@@ -109,5 +174,10 @@ export const sampleWorkshop = (now: string): Snapshot => {
     };
     return { piece, entries: logOf(sample, plan.value, now) };
   });
-  return { pieces: made.map(m => m.piece), wools: shelf(now), entries: made.flatMap(m => m.entries) };
+  return {
+    pieces: made.map(m => m.piece),
+    wools: shelf(now),
+    swatches: swatches(now),
+    entries: made.flatMap(m => m.entries),
+  };
 };

@@ -45,9 +45,9 @@ describe('changes noted ahead of the store', () => {
     const store = await storeWith();
     const wool = newWool({ id: 'w1', name: 'Fog', fibre: '', form: 'batt', colour: '#aabbcc', now: NOW });
     await store.addWool(wool);
-    noteAhead('wool', 'w1', { gramsLeft: 120 });
+    noteAhead('wool', 'w1', { gramsCounted: 120 });
     await replay(store);
-    expect(await store.wools()).toMatchObject([{ name: 'Fog', gramsLeft: 120, revision: 2 }]);
+    expect(await store.wools()).toMatchObject([{ name: 'Fog', gramsCounted: 120, revision: 2 }]);
   });
 
   it('are forgotten once they are durable', async () => {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { pieceSpec } from '../records/piece';
+import { swatchSpec } from '../records/swatch';
 import { woolSpec } from '../records/wool';
 import type { Store } from '../store/store';
 
@@ -24,7 +25,7 @@ export const noteAhead = (kind: string, id: string, fields: object): (() => void
 };
 
 const NoteSchema = z.object({
-  kind: z.enum(['piece', 'wool']),
+  kind: z.enum(['piece', 'wool', 'swatch']),
   id: z.string(),
   fields: z.record(z.string(), z.unknown()),
 });
@@ -56,6 +57,7 @@ export const replay = async (store: Store): Promise<void> => {
     const note = parseNote(localStorage.getItem(key) ?? '');
     if (note?.kind === 'piece') await store.updatePiece(note.id, withNote(pieceSpec, note));
     if (note?.kind === 'wool') await store.updateWool(note.id, withNote(woolSpec, note));
+    if (note?.kind === 'swatch') await store.updateSwatch(note.id, withNote(swatchSpec, note));
     localStorage.removeItem(key);
   }
 };

@@ -6,6 +6,7 @@ export const keys = {
   pieces: ['pieces'] as const,
   piece: (id: string) => ['pieces', id] as const,
   wools: ['wools'] as const,
+  swatches: ['swatches'] as const,
   entries: (pieceId: string) => ['entries', pieceId] as const,
   allEntries: ['entries'] as const,
   settings: ['settings'] as const,

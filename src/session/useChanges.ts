@@ -4,6 +4,7 @@ import { issueText } from '../core/issues';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
+import { type Swatch, swatchSpec } from '../records/swatch';
 import { type Wool, woolSpec } from '../records/wool';
 import type { Store } from '../store/store';
 import { nowIso } from './clock';
@@ -57,7 +58,36 @@ const WOOL: Kind<Wool> = {
   refresh: client => void client.invalidateQueries({ queryKey: keys.wools }),
   update: (store, id, change) => store.updateWool(id, change),
   touched: (of, other) =>
-    differing(['name', 'fibre', 'form', 'colour', 'gramsLeft', 'notes', 'deletedAt'], of, other),
+    differing(
+      [
+        'sort',
+        'name',
+        'fibre',
+        'micron',
+        'form',
+        'colour',
+        'per100g',
+        'gramsCounted',
+        'countedAt',
+        'ropeGPerM',
+        'notes',
+        'deletedAt',
+      ],
+      of,
+      other,
+    ),
+};
+
+const SWATCH: Kind<Swatch> = {
+  spec: swatchSpec,
+  shown: (client, id) => client.getQueryData<readonly Swatch[]>(keys.swatches)?.find(s => s.id === id),
+  show: (client, swatch) =>
+    client.setQueryData<readonly Swatch[]>(keys.swatches, all =>
+      all?.map(s => (s.id === swatch.id ? swatch : s)),
+    ),
+  refresh: client => void client.invalidateQueries({ queryKey: keys.swatches }),
+  update: (store, id, change) => store.updateSwatch(id, change),
+  touched: (of, other) => differing(['laid', 'result', 'notes', 'deletedAt'], of, other),
 };
 
 type Change<T> = (id: string, change: (record: T) => T, told: Told) => void;
@@ -101,16 +131,22 @@ export const useChangePiece = (): Change<Piece> => useChange(PIECE);
 /** Changes a wool, as a piece is changed. */
 export const useChangeWool = (): Change<Wool> => useChange(WOOL);
 
+/** Changes a swatch, as a piece is changed. */
+export const useChangeSwatch = (): Change<Swatch> => useChange(SWATCH);
+
 /** Puts a new record in; undo takes it out of sight again. Settles when it is durable. */
-const useAdd = <T extends { readonly id: string; readonly name: string }>(
-  add: (store: Store, record: T) => Promise<void>,
+const useAdd = <T extends { readonly id: string }>(
+  {
+    nameOf,
+    add,
+  }: { readonly nameOf: (record: T) => string; readonly add: (store: Store, record: T) => Promise<void> },
   setDeleted: (store: Store, id: string, at: string | null) => Promise<unknown>,
 ): ((record: T) => Promise<void>) => {
   const store = useStore();
   return async record => {
     await add(store, record);
     history.push({
-      label: `new: ${record.name}`,
+      label: `new: ${nameOf(record)}`,
       at: Date.now(),
       undo: () => setDeleted(store, record.id, nowIso()),
       redo: () => setDeleted(store, record.id, null),
@@ -120,14 +156,19 @@ const useAdd = <T extends { readonly id: string; readonly name: string }>(
 
 export const useAddPiece = (): ((piece: Piece) => Promise<void>) =>
   useAdd<Piece>(
-    (store, piece) => store.addPiece(piece),
+    { nameOf: p => p.name, add: (store, piece) => store.addPiece(piece) },
     (store, id, deletedAt) => store.updatePiece(id, p => ({ ...p, deletedAt })),
   );
 
 export const useAddWool = (): ((wool: Wool) => Promise<void>) =>
-  useAdd<Wool>(
-    (store, wool) => store.addWool(wool),
-    (store, id, deletedAt) => store.updateWool(id, w => ({ ...w, deletedAt })),
+  useAdd<Wool>({ nameOf: w => w.name, add: (store, wool) => store.addWool(wool) }, (store, id, deletedAt) =>
+    store.updateWool(id, w => ({ ...w, deletedAt })),
+  );
+
+export const useAddSwatch = (): ((swatch: Swatch) => Promise<void>) =>
+  useAdd<Swatch>(
+    { nameOf: () => 'swatch', add: (store, swatch) => store.addSwatch(swatch) },
+    (store, id, deletedAt) => store.updateSwatch(id, s => ({ ...s, deletedAt })),
   );
 
 export const useChangeSettings = (): ((change: Partial<Settings>) => void) => {

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
+import type { Swatch } from '../records/swatch';
 import type { Wool } from '../records/wool';
 import { keys } from './keys';
 import { isPending, withoutStale } from './pending';
@@ -10,6 +11,7 @@ import { useStore } from './storeContext';
 const forEver = { staleTime: Infinity, gcTime: Infinity } as const;
 const NO_PIECES: readonly Piece[] = [];
 const NO_WOOLS: readonly Wool[] = [];
+const NO_SWATCHES: readonly Swatch[] = [];
 
 /** Pieces that are not deleted; null while they are read. */
 export const usePieces = (): readonly Piece[] | null => {
@@ -42,6 +44,14 @@ export const useWools = (): readonly Wool[] => {
   const queryFn = async (): Promise<readonly Wool[]> =>
     withoutStale(await store.wools(), client.getQueryData<readonly Wool[]>(keys.wools));
   return useQuery({ queryKey: keys.wools, queryFn, ...forEver }).data ?? NO_WOOLS;
+};
+
+export const useSwatches = (): readonly Swatch[] => {
+  const store = useStore();
+  const client = useQueryClient();
+  const queryFn = async (): Promise<readonly Swatch[]> =>
+    withoutStale(await store.swatches(), client.getQueryData<readonly Swatch[]>(keys.swatches));
+  return useQuery({ queryKey: keys.swatches, queryFn, ...forEver }).data ?? NO_SWATCHES;
 };
 
 /** The log of a piece; undefined while it is read. */

@@ -5,6 +5,7 @@ import { disc } from '../core/forms/kinds/disc';
 import type { Entry } from '../records/entry';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, type Piece } from '../records/piece';
+import { newSwatch } from '../records/swatch';
 import { newWool } from '../records/wool';
 import { idbStore } from './idbStore';
 import { memoryStore } from './memoryStore';
@@ -90,6 +91,33 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
     expect((await store.piece('p1'))?.revision).toBe(1);
   });
 
+  it('keeps swatches, changes them, and clears them with their wool', async () => {
+    const store = await open();
+    await store.addWool(wool('w1', true));
+    await store.addSwatch(newSwatch({ id: 's1', woolId: 'w1', now: NOW }));
+    await store.updateSwatch('s1', s => ({ ...s, laid: { ...s.laid, grams: 12 } }));
+    expect(await store.swatches()).toMatchObject([
+      { id: 's1', laid: { grams: 12, along: 200 }, revision: 2 },
+    ]);
+    expect((await store.snapshot()).swatches).toHaveLength(1);
+    await store.clear('sample');
+    expect(await store.swatches()).toEqual([]);
+    const file = {
+      pieces: [],
+      wools: [wool('w1')],
+      swatches: [newSwatch({ id: 's1', woolId: 'w1', now: NOW })],
+    };
+    expect(await store.merge({ ...file, entries: [] })).toMatchObject({ added: 2, kept: 0 });
+    expect(await store.merge({ ...file, entries: [] })).toMatchObject({ added: 0, kept: 2 });
+  });
+
+  it('reads the logs of all pieces at once', async () => {
+    const store = await open();
+    await store.append(roll('e1', 'p1'));
+    await store.append(roll('e2', 'p2'));
+    expect((await store.allEntries()).map(e => e.id).toSorted()).toEqual(['e1', 'e2']);
+  });
+
   it('numbers the entries of each piece from 1, without a gap, even when many come at once', async () => {
     const store = await open();
     await Promise.all(Array.from({ length: 25 }, (__, i) => store.append(roll(`e${i}`))));
@@ -119,6 +147,7 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
         piece('p3'),
       ],
       wools: [wool('w1')],
+      swatches: [],
       entries: [entry('e1', 1), entry('x1', 1), entry('x2', 2)],
     });
     expect(report).toEqual({ added: 2, replaced: 1, kept: 1, entriesAdded: 2 });
@@ -134,6 +163,7 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
     const snapshot = {
       pieces: [piece('p1')],
       wools: [wool('w1')],
+      swatches: [],
       entries: [entry('e1', 1), entry('e2', 2)],
     };
     await store.merge(snapshot);
@@ -199,7 +229,12 @@ describe('the browser’s database', () => {
     expect((await store.pieces()).map(p => p.id)).toEqual(['p1']);
     expect(store.problems().map(p => p.code)).toContain('RECORD_NEWER');
     expect(await store.updatePiece('p3', p => ({ ...p, name: 'overwritten' }))).toBeNull();
-    const file = { pieces: [piece('p3', { revision: 50, name: 'from a file' })], wools: [], entries: [] };
+    const file = {
+      pieces: [piece('p3', { revision: 50, name: 'from a file' })],
+      wools: [],
+      swatches: [],
+      entries: [],
+    };
     expect(await store.merge(file)).toMatchObject({ added: 0, replaced: 0, kept: 1 });
     expect(await raw.get('pieces', 'p3')).toMatchObject({ version: 99, name: 'Piece p3' });
     raw.close();
@@ -210,7 +245,7 @@ describe('the browser’s database', () => {
     const name = freshName();
     let told = false;
     const old = await idbStore({ name, clock, onOutdated: () => (told = true) });
-    const newer = await openDB(name, 2);
+    const newer = await openDB(name, 3);
     expect(told).toBe(true);
     await expect(old.addPiece(piece('p1'))).rejects.toThrow();
     newer.close();

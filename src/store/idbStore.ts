@@ -4,6 +4,8 @@ import { type Entry, entrySpec } from '../records/entry';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec } from '../records/piece';
 import { DEFAULT_SETTINGS, settingsSpec } from '../records/settings';
+import type { Snapshot } from '../records/snapshot';
+import { type Swatch, swatchSpec } from '../records/swatch';
 import { type Wool, woolSpec } from '../records/wool';
 import { listeners } from './listeners';
 import { mergePlan } from './mergePlan';
@@ -15,21 +17,29 @@ import { touched } from './touched';
 interface Schema extends DBSchema {
   pieces: { key: string; value: unknown };
   wools: { key: string; value: unknown };
+  swatches: { key: string; value: unknown };
   entries: { key: string; value: unknown; indexes: { pieceId: string } };
   settings: { key: string; value: unknown };
 }
 
-const DB_VERSION = 1;
-const STORES = ['pieces', 'wools', 'entries', 'settings'] as const;
+/** 2 added the swatches. */
+const DB_VERSION = 2;
+const RECORD_STORES = ['pieces', 'wools', 'swatches', 'entries'] as const;
+const STORES = [...RECORD_STORES, 'settings'] as const;
 type StoreName = (typeof STORES)[number];
+/** Stores of records that are changed in place. */
+type KeptStore = 'pieces' | 'wools' | 'swatches';
 
 const open = async (name: string, onOutdated: () => void): Promise<IDBPDatabase<Schema>> => {
   const db = await openDB<Schema>(name, DB_VERSION, {
-    upgrade: fresh => {
-      fresh.createObjectStore('pieces', { keyPath: 'id' });
-      fresh.createObjectStore('wools', { keyPath: 'id' });
-      fresh.createObjectStore('entries', { keyPath: 'id' }).createIndex('pieceId', 'pieceId');
-      fresh.createObjectStore('settings');
+    upgrade: (fresh, from) => {
+      if (from < 1) {
+        fresh.createObjectStore('pieces', { keyPath: 'id' });
+        fresh.createObjectStore('wools', { keyPath: 'id' });
+        fresh.createObjectStore('entries', { keyPath: 'id' }).createIndex('pieceId', 'pieceId');
+        fresh.createObjectStore('settings');
+      }
+      if (from < 2) fresh.createObjectStore('swatches', { keyPath: 'id' });
     },
     blocking: () => {
       // A newer tab wants to change the shape of the data: this older one steps aside and never writes again.
@@ -77,8 +87,8 @@ export const idbStore = async (options: {
   const write = (stores: readonly StoreName[]) =>
     db.transaction(stores, 'readwrite', { durability: 'strict' });
 
-  const add = async <T extends Piece | Wool>(
-    store: 'pieces' | 'wools',
+  const add = async <T extends Piece | Wool | Swatch>(
+    store: KeptStore,
     spec: RecordSpec<T>,
     record: T,
   ): Promise<void> => {
@@ -87,8 +97,8 @@ export const idbStore = async (options: {
     await Promise.all([tx.objectStore(store).put(record), tx.done]);
     tell({ what: store, ...(store === 'pieces' ? { pieceId: record.id } : {}) });
   };
-  const update = async <T extends Piece | Wool>(
-    store: 'pieces' | 'wools',
+  const update = async <T extends Piece | Wool | Swatch>(
+    store: KeptStore,
     spec: RecordSpec<T>,
     { id, change }: { id: string; change: (record: T) => T },
   ): Promise<T | null> => {
@@ -100,6 +110,18 @@ export const idbStore = async (options: {
     if (after !== before) tell({ what: store, ...(store === 'pieces' ? { pieceId: id } : {}) });
     return after;
   };
+  /** All raw records, in the order of their stores, as a snapshot. */
+  const everything = ([
+    pieces = [],
+    wools = [],
+    swatches = [],
+    entries = [],
+  ]: readonly unknown[][]): Snapshot => ({
+    pieces: good(pieceSpec, pieces),
+    wools: good(woolSpec, wools),
+    swatches: good(swatchSpec, swatches),
+    entries: good(entrySpec, entries),
+  });
   const inLogOrder = (entries: Entry[]): Entry[] =>
     entries.toSorted((a, b) => a.seq - b.seq || a.id.localeCompare(b.id));
 
@@ -111,6 +133,10 @@ export const idbStore = async (options: {
     wools: async () => good(woolSpec, await db.getAll('wools')),
     addWool: wool => add('wools', woolSpec, wool),
     updateWool: (id, change) => update('wools', woolSpec, { id, change }),
+    swatches: async () => good(swatchSpec, await db.getAll('swatches')),
+    addSwatch: swatch => add('swatches', swatchSpec, swatch),
+    updateSwatch: (id, change) => update('swatches', swatchSpec, { id, change }),
+    allEntries: async () => inLogOrder(good(entrySpec, await db.getAll('entries'))),
     entries: async pieceId =>
       inLogOrder(good(entrySpec, await db.getAllFromIndex('entries', 'pieceId', pieceId))),
     append: async fresh => {
@@ -137,45 +163,26 @@ export const idbStore = async (options: {
       return after;
     },
     snapshot: async () => {
-      const tx = db.transaction(['pieces', 'wools', 'entries']);
-      const [pieces, wools, entries] = await Promise.all([
-        tx.objectStore('pieces').getAll(),
-        tx.objectStore('wools').getAll(),
-        tx.objectStore('entries').getAll(),
-      ]);
-      return {
-        pieces: good(pieceSpec, pieces),
-        wools: good(woolSpec, wools),
-        entries: good(entrySpec, entries),
-      };
+      const tx = db.transaction(RECORD_STORES);
+      return everything(await Promise.all(RECORD_STORES.map(name => tx.objectStore(name).getAll())));
     },
     merge: async incoming => {
-      const tx = write(['pieces', 'wools', 'entries']);
-      const [pieces, wools, entries] = [
-        tx.objectStore('pieces'),
-        tx.objectStore('wools'),
-        tx.objectStore('entries'),
-      ];
-      const have = {
-        pieces: good(pieceSpec, await pieces.getAll()),
-        wools: good(woolSpec, await wools.getAll()),
-        entries: good(entrySpec, await entries.getAll()),
-      };
-      const keys = await Promise.all([pieces.getAllKeys(), wools.getAllKeys(), entries.getAllKeys()]);
-      const read = new Set([...have.pieces, ...have.wools, ...have.entries].map(r => r.id));
+      const tx = write(RECORD_STORES);
+      const stores = RECORD_STORES.map(name => tx.objectStore(name));
+      const have = everything(await Promise.all(stores.map(store => store.getAll())));
+      const keys = await Promise.all(stores.map(store => store.getAllKeys()));
+      const read = new Set(RECORD_STORES.flatMap(name => have[name].map(r => r.id)));
       const unread = new Set(keys.flat().filter(id => !read.has(id)));
       const plan = mergePlan(have, incoming, unread);
-      await Promise.all([
-        ...plan.write.pieces.map(p => pieces.put(p)),
-        ...plan.write.wools.map(w => wools.put(w)),
-        ...plan.write.entries.map(e => entries.put(e)),
-      ]);
+      await Promise.all(
+        RECORD_STORES.flatMap(name => plan.write[name].map(r => tx.objectStore(name).put(r))),
+      );
       await tx.done;
       tell({ what: 'all' });
       return plan.report;
     },
     clear: async which => {
-      const tx = write(['pieces', 'wools', 'entries']);
+      const tx = write(RECORD_STORES);
       const pieces = good(pieceSpec, await tx.objectStore('pieces').getAll());
       const going = pieces.filter(p => which === 'all' || p.sample);
       const staying = pieces.filter(p => !going.includes(p));
@@ -187,6 +194,10 @@ export const idbStore = async (options: {
       }
       for (const w of wools)
         if (which === 'all' || goesWithSample(w, staying)) await tx.objectStore('wools').delete(w.id);
+      const left = new Set(await tx.objectStore('wools').getAllKeys());
+      const swatches = tx.objectStore('swatches');
+      for (const s of good(swatchSpec, await swatches.getAll()))
+        if (which === 'all' || !left.has(s.woolId)) await swatches.delete(s.id);
       await tx.done;
       tell({ what: 'all' });
     },

@@ -2,6 +2,7 @@ import type { Entry } from '../records/entry';
 import type { RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
+import { type Swatch, swatchSpec } from '../records/swatch';
 import { type Wool, woolSpec } from '../records/wool';
 import { listeners } from './listeners';
 import { mergePlan } from './mergePlan';
@@ -13,11 +14,12 @@ import { touched } from './touched';
 export const memoryStore = (clock: () => string): Store => {
   const pieces = new Map<string, Piece>();
   const wools = new Map<string, Wool>();
+  const swatches = new Map<string, Swatch>();
   const entries = new Map<string, Entry>();
   let settings: Settings = DEFAULT_SETTINGS;
   const { subscribe, tell } = listeners();
 
-  const update = <T extends Piece | Wool>(
+  const update = <T extends Piece | Wool | Swatch>(
     map: Map<string, T>,
     spec: RecordSpec<T>,
     { id, change }: { readonly id: string; readonly change: (record: T) => T },
@@ -31,6 +33,7 @@ export const memoryStore = (clock: () => string): Store => {
   const snapshot = () => ({
     pieces: [...pieces.values()],
     wools: [...wools.values()],
+    swatches: [...swatches.values()],
     entries: [...entries.values()],
   });
   const logOf = (pieceId: string): Entry[] =>
@@ -58,7 +61,18 @@ export const memoryStore = (clock: () => string): Store => {
       tell({ what: 'wools' });
       return after;
     },
+    swatches: async () => [...swatches.values()],
+    addSwatch: async swatch => {
+      swatches.set(swatch.id, sound(swatchSpec, swatch));
+      tell({ what: 'swatches' });
+    },
+    updateSwatch: async (id, change) => {
+      const after = update(swatches, swatchSpec, { id, change });
+      tell({ what: 'swatches' });
+      return after;
+    },
     entries: async pieceId => logOf(pieceId),
+    allEntries: async () => [...entries.values()].toSorted((a, b) => a.seq - b.seq),
     append: async fresh => {
       const known = entries.get(fresh.id);
       if (known) return known;
@@ -79,6 +93,7 @@ export const memoryStore = (clock: () => string): Store => {
       const { write, report } = mergePlan(snapshot(), incoming);
       for (const p of write.pieces) pieces.set(p.id, p);
       for (const w of write.wools) wools.set(w.id, w);
+      for (const w of write.swatches) swatches.set(w.id, w);
       for (const e of write.entries) entries.set(e.id, e);
       tell({ what: 'all' });
       return report;
@@ -90,6 +105,7 @@ export const memoryStore = (clock: () => string): Store => {
       const used = new Set([...pieces.values()].map(p => p.woolId));
       for (const w of wools.values())
         if (which === 'all' || (w.sample && !used.has(w.id))) wools.delete(w.id);
+      for (const w of swatches.values()) if (which === 'all' || !wools.has(w.woolId)) swatches.delete(w.id);
       tell({ what: 'all' });
     },
     subscribe,

@@ -63,15 +63,18 @@ export const mergePlan = (
     records.filter(r => !unread.has(r.id));
   const pieces = sort(have.pieces, free(incoming.pieces));
   const wools = sort(have.wools, free(incoming.wools));
+  const swatches = sort(have.swatches, free(incoming.swatches));
   const entries = joinLogs(have.entries, free(incoming.entries));
-  const added = pieces.added + wools.added;
-  const replaced = pieces.replaced + wools.replaced;
+  const all = [pieces, wools, swatches];
+  const added = all.reduce((sum, s) => sum + s.added, 0);
+  const replaced = all.reduce((sum, s) => sum + s.replaced, 0);
+  const came = incoming.pieces.length + incoming.wools.length + incoming.swatches.length;
   return {
-    write: { pieces: pieces.write, wools: wools.write, entries },
+    write: { pieces: pieces.write, wools: wools.write, swatches: swatches.write, entries },
     report: {
       added,
       replaced,
-      kept: incoming.pieces.length + incoming.wools.length - added - replaced,
+      kept: came - added - replaced,
       entriesAdded: entries.length,
     },
   };

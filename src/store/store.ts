@@ -4,11 +4,12 @@ import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import type { Settings } from '../records/settings';
 import type { Snapshot } from '../records/snapshot';
+import type { Swatch } from '../records/swatch';
 import type { Wool } from '../records/wool';
 
 /** What a listener is told: which kind of record changed, and the piece it concerns. */
 export interface StoreChange {
-  readonly what: 'pieces' | 'wools' | 'entries' | 'settings' | 'all';
+  readonly what: 'pieces' | 'wools' | 'swatches' | 'entries' | 'settings' | 'all';
   readonly pieceId?: string;
 }
 
@@ -40,7 +41,12 @@ export interface Store {
   readonly wools: () => Promise<readonly Wool[]>;
   readonly addWool: (wool: Wool) => Promise<void>;
   readonly updateWool: (id: string, change: (wool: Wool) => Wool) => Promise<Wool | null>;
+  readonly swatches: () => Promise<readonly Swatch[]>;
+  readonly addSwatch: (swatch: Swatch) => Promise<void>;
+  readonly updateSwatch: (id: string, change: (swatch: Swatch) => Swatch) => Promise<Swatch | null>;
   readonly entries: (pieceId: string) => Promise<readonly Entry[]>;
+  /** Logs of all pieces, in order. */
+  readonly allEntries: () => Promise<readonly Entry[]>;
   readonly append: (entry: NewEntry) => Promise<Entry>;
   readonly settings: () => Promise<Settings>;
   readonly updateSettings: (change: (settings: Settings) => Settings) => Promise<Settings>;

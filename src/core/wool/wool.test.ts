@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { divide, roundToStep } from './divide';
-import { experience } from './experience';
 import { layerDirection } from './layerDirection';
 import { splitScheme } from './splitScheme';
 import { weigh } from './weigh';
@@ -99,23 +98,5 @@ describe('weighing out', () => {
     });
     expect(plan.faces.map(f => f.grams)).toEqual([60, 30]);
     expect(plan.reserve).toBe(0);
-  });
-});
-
-describe('what a wool has done', () => {
-  it('is the mean and the range of its finished pieces; a piece not measured both ways is left out', () => {
-    const known = experience([
-      { along: 0.3, across: 0.28 },
-      { along: 0.36, across: 0.32 },
-      { along: 0.9, across: null },
-    ]);
-    expect(known?.pieces).toBe(2);
-    expect(known?.along.mean).toBeCloseTo(0.33, 12);
-    expect(known?.across).toEqual({ mean: expect.closeTo(0.3, 12), least: 0.28, most: 0.32 });
-  });
-
-  it('is nothing before the first', () => {
-    expect(experience([])).toBeNull();
-    expect(experience([{ along: null, across: null }])).toBeNull();
   });
 });

@@ -3,7 +3,7 @@ import { lengthOfShare, scaleRecipe, type ScaledRecipe, type ShareOf } from '../
 import type { PlanInput } from '../../core/plan/planInput';
 import { showFigure, showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import type { Piece } from '../../records/piece';
-import { useExperience } from '../../session/useExperience';
+import { useExpectation } from '../../session/useExpectation';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -94,8 +94,8 @@ const WoolField = (props: {
   readonly onShrinkage: (s: PlanInput['shrinkage']) => void;
 }) => {
   const id = useId();
-  const wools = useWools().filter(w => w.deletedAt === null || w.id === props.woolId);
-  const known = useExperience(props.woolId);
+  const wools = useWools().filter(w => (w.sort === 'wool' && w.deletedAt === null) || w.id === props.woolId);
+  const known = useExpectation(props.woolId);
   return (
     <div className="flex flex-col">
       <label htmlFor={id} className="text-[13px] text-chalk">
@@ -116,7 +116,7 @@ const WoolField = (props: {
       </select>
       {known && (
         <span className="mt-1 text-[13px]">
-          It shrank {showShare(known.along.mean)} along, {showShare(known.across.mean)} across.{' '}
+          Expected {showShare(known.along.mean)} along, {showShare(known.across.mean)} across.{' '}
           <Button onClick={() => props.onShrinkage({ along: known.along.mean, across: known.across.mean })}>
             Use these
           </Button>

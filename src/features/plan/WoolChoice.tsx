@@ -1,33 +1,42 @@
 import { useId } from 'react';
+import { stageOf } from '../../core/cycles/stageOf';
 import { setAxisShrinkage } from '../../core/plan/setLink';
-import { showShare } from '../../core/units/units';
+import { breedWarnings } from '../../core/wool/breeds';
+import type { Piece } from '../../records/piece';
 import type { PieceStage } from '../../session/pieceStage';
-import { useExperience } from '../../session/useExperience';
+import { useExpectations, type WoolExpectation } from '../../session/useExpectation';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
-import { ShownBy } from '../../ui/ShownBy';
+import { Expected } from '../../ui/Expected';
 
-/** Which wool, and what it has done before: its own shrinkage is offered, never forced. */
+const withExpected = (piece: Piece, { along, across }: WoolExpectation): Piece => ({
+  ...piece,
+  shrinkageFrom: 'wool',
+  plan: setAxisShrinkage(setAxisShrinkage(piece.plan, 'along', along.mean), 'across', across.mean),
+});
+
+/** Which wool, and what is expected of it. A plan whose shrinkage nobody typed takes it; any other is offered it. */
 export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
   const id = useId();
   const wools = useWools();
   const { piece } = stage;
-  const known = useExperience(piece.woolId, piece.id);
-  const shelf = wools.filter(w => w.deletedAt === null || w.id === piece.woolId);
-  const take = (): void => {
-    if (!known) return;
+  const expect = useExpectations(piece.id);
+  const chosen = wools.find(w => w.id === piece.woolId);
+  const known = chosen ? expect(chosen) : null;
+  const shelf = wools.filter(w => w.sort === 'wool' && (w.deletedAt === null || w.id === piece.woolId));
+  const isLaid = stageOf(stage.entries, piece.result.finishedAt) !== 'planned';
+  const choose = (woolId: string): void => {
+    const wool = wools.find(w => w.id === woolId);
     stage.change(
-      p => ({
-        ...p,
-        shrinkageFrom: 'wool',
-        plan: setAxisShrinkage(
-          setAxisShrinkage(p.plan, 'along', known.along.mean),
-          'across',
-          known.across.mean,
-        ),
-      }),
-      { label: 'shrinkage of this wool' },
+      p => {
+        const next = { ...p, woolId: wool?.id ?? null };
+        return wool && p.shrinkageFrom !== 'felter' && !isLaid ? withExpected(next, expect(wool)) : next;
+      },
+      { label: 'wool' },
     );
+  };
+  const take = (): void => {
+    if (known) stage.change(p => withExpected(p, known), { label: 'shrinkage of this wool' });
   };
   return (
     <div className="flex w-full flex-col gap-1">
@@ -43,11 +52,7 @@ export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
           id={id}
           className="min-h-9 w-full rounded-bench border border-rim bg-soap px-2"
           value={piece.woolId ?? ''}
-          onChange={e =>
-            stage.change(p => ({ ...p, woolId: e.target.value === '' ? null : e.target.value }), {
-              label: 'wool',
-            })
-          }
+          onChange={e => choose(e.target.value)}
         >
           <option value="">not chosen yet</option>
           {shelf.map(w => (
@@ -57,28 +62,27 @@ export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
           ))}
         </select>
       </span>
-      {known ? (
+      {chosen && known && (
         <div className="text-sm">
-          Its finished pieces ({known.pieces}) shrank {showShare(known.along.mean)} along,{' '}
-          {showShare(known.across.mean)} across
-          {known.pieces > 1 &&
-            ` (${showShare(known.along.least)}–${showShare(known.along.most)}, ${showShare(known.across.least)}–${showShare(known.across.most)})`}
-          .
-          <ShownBy of="the shrinkage of this wool" pieces={known.shownBy} />{' '}
+          <Expected
+            name={chosen.name}
+            expected={known}
+            shownBy={known.shownBy}
+            others={known.others}
+            breedName={known.breed?.name ?? null}
+          />
           {piece.shrinkageFrom === 'wool' ? (
             <span className="text-chalk">Used in this plan.</span>
           ) : (
             <Button onClick={take}>Use these</Button>
           )}
+          {known.breed &&
+            breedWarnings(known.breed).map(w => (
+              <p key={w} className="mt-1 border-l-4 border-now pl-2">
+                {w}
+              </p>
+            ))}
         </div>
-      ) : (
-        piece.woolId !== null && (
-          <p className="text-[13px] text-chalk">
-            {piece.result.finishedAt === null
-              ? `No finished piece of this wool yet${piece.shrinkageFrom === 'practice' ? ': the shrinkage is general practice' : ''}. Felt a swatch first.`
-              : 'This is the only finished piece of this wool so far.'}
-          </p>
-        )
       )}
     </div>
   );

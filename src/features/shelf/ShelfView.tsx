@@ -1,120 +1,130 @@
-import { homeUnit, showFigure, showShare } from '../../core/units/units';
-import { newWool, type Wool, WOOL_FORMS } from '../../records/wool';
-import { newId, nowIso } from '../../session/clock';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { issueText } from '../../core/issues';
+import { download } from '../../files/download';
+import { type ReadShelf, readShelfCsv, writeShelfCsv } from '../../files/shelfCsv';
+import { newWool, SORTS } from '../../records/wool';
+import { localDay, newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
-import { useAddWool, useChangeWool } from '../../session/useChanges';
-import { useExperience } from '../../session/useExperience';
+import { useAddWool } from '../../session/useChanges';
 import { useSettings, useWools } from '../../session/useRecords';
-import { useUndo } from '../../session/useUndo';
-import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
-import { reader } from '../../ui/readers';
-import { ShownBy } from '../../ui/ShownBy';
+import { useShelfImport } from '../../session/useShelfImport';
+import { Button, buttonClass } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
 import { TextField } from '../../ui/TextField';
+import { useRoomy } from '../../ui/useRoomy';
 import { useTitle } from '../../ui/useTitle';
+import { Pick } from './Pick';
+import { ShelfList } from './ShelfList';
+import { type Order, ORDERS, shelfRows, type Sort } from './shelfRows';
+import { WoolDetail } from './WoolDetail';
 
-const WoolRow = ({ wool }: { readonly wool: Wool }) => {
-  const change = useChangeWool();
-  const { units } = useSettings();
-  const { undo } = useUndo();
-  const { tell } = useNotify();
-  const known = useExperience(wool.id);
-  const put = (more: Partial<Wool>, label: string): void =>
-    change(wool.id, w => ({ ...w, ...more }), { label, key: label });
-  const remove = (): void => {
-    put({ deletedAt: nowIso() }, `take ${wool.name} off the shelf`);
-    tell({
-      text: `${wool.name} is off the shelf.`,
-      action: { label: 'Undo', run: undo },
-    });
-  };
-  return (
-    <li className="grid grid-cols-[2.5rem_1fr] gap-x-4 gap-y-1 border-b border-rim py-3 lg:grid-cols-[2.5rem_16rem_11rem_7rem_8rem_1fr_auto] lg:items-end">
-      <label className="row-span-6 lg:row-span-1">
-        <span className="sr-only">Colour of {wool.name}</span>
-        <input
-          type="color"
-          className="swatch size-10 cursor-pointer rounded-full border border-rim bg-transparent p-0"
-          value={wool.colour}
-          onChange={e => put({ colour: e.target.value }, 'colour')}
-        />
-      </label>
-      <TextField label="Name" value={wool.name} required onText={name => put({ name }, 'name')} />
-      <TextField label="Fibre or breed" value={wool.fibre} onText={fibre => put({ fibre }, 'fibre')} />
-      <label className="flex flex-col">
-        <span className="text-[13px] text-chalk">Form</span>
-        <select
-          className="min-h-8 rounded-bench border border-rim bg-soap px-1"
-          value={wool.form}
-          onChange={e => put({ form: WOOL_FORMS.find(f => f === e.target.value) ?? 'batt' }, 'form')}
-        >
-          {WOOL_FORMS.map(f => (
-            <option key={f}>{f}</option>
-          ))}
-        </select>
-      </label>
-      <NumberField
-        label="On the shelf"
-        shown={wool.gramsLeft === null ? '' : showFigure(wool.gramsLeft, 'mass', { units: units })}
-        unit={homeUnit('mass', units)}
-        read={reader('mass', units, { min: 0, max: 1_000_000 })}
-        onValue={gramsLeft => put({ gramsLeft }, 'grams')}
-        onEmpty={() => put({ gramsLeft: null }, 'grams')}
-      />
-      <div className="leading-tight">
-        {known ? (
-          <>
-            <span className="flex items-center gap-1 text-lg font-semibold">
-              {showShare(known.along.mean)} along, {showShare(known.across.mean)} across
-              <ShownBy of={`the shrinkage of ${wool.name}`} pieces={known.shownBy} />
-            </span>
-            <span className="block text-[13px] text-chalk">
-              shrinkage of {known.pieces === 1 ? 'one finished piece' : `${known.pieces} finished pieces`}
-            </span>
-          </>
-        ) : (
-          <span className="text-[13px] text-chalk">
-            Nothing finished of it yet: plans use general practice.
-          </span>
-        )}
-      </div>
-      <Button look="bare" onClick={remove} aria-label={`Take ${wool.name} off the shelf`}>
-        Remove
-      </Button>
-    </li>
+const MOST_PROBLEMS = 8;
+
+/** What came of a table that was read in: what was not taken as a figure, with its line. */
+const Problems = ({ problems }: { readonly problems: ReadShelf['problems'] }) =>
+  problems.length === 0 ? null : (
+    <div role="alert" className="my-2 border-l-4 border-now pl-3 text-sm">
+      <ul>
+        {problems.slice(0, MOST_PROBLEMS).map((it, i) => (
+          <li key={i}>{issueText(it)}</li>
+        ))}
+        {problems.length > MOST_PROBLEMS && <li>… and {problems.length - MOST_PROBLEMS} more.</li>}
+      </ul>
+      <p className="text-chalk">What could not be read as a figure stands in the notes of its wool.</p>
+    </div>
   );
+
+const useTable = () => {
+  const put = useShelfImport();
+  const { failed } = useNotify();
+  const [problems, setProblems] = useState<ReadShelf['problems']>([]);
+  const [said, setSaid] = useState<string | null>(null);
+  const read = async (file: File): Promise<void> => {
+    const got = readShelfCsv(await file.text());
+    setProblems(got.ok ? got.value.problems : got.issues);
+    setSaid(null);
+    if (!got.ok) return;
+    const { added, changed } = await put(got.value.rows);
+    setSaid(`Read in: ${added} new, ${changed} brought up to date.`);
+  };
+  return { problems, said, onFile: (file: File): void => void read(file).catch(failed) };
 };
 
-/** The shelf: which wools there are, and what they have done. */
+/** The shelf: wools, cloths and what decorates them; what is left of each and what it is expected to do. */
 export const ShelfView = () => {
   useTitle('Shelf');
-  const wools = useWools().filter(w => w.deletedAt === null);
+  const all = useWools();
+  const { woolId } = useParams();
+  const { units } = useSettings();
+  const [find, setFind] = useState('');
+  const [sort, setSort] = useState<Sort>('all');
+  const [order, setOrder] = useState<Order>('name');
+  const navigate = useNavigate();
   const addWool = useAddWool();
   const { failed } = useNotify();
+  const roomy = useRoomy('lg');
+  const table = useTable();
+  const rows = shelfRows(all, { find, sort, order });
+  const asked = all.find(w => w.id === woolId && w.deletedAt === null);
+  const chosen = asked ?? (roomy ? rows[0] : undefined);
   const add = (): void => {
-    addWool(
-      newWool({ id: newId(), name: 'New wool', fibre: '', form: 'batt', colour: '#8a949a', now: nowIso() }),
-    ).catch(failed);
+    const id = newId();
+    addWool(newWool({ id, name: 'New wool', fibre: '', form: 'batt', colour: '#8a949a', now: nowIso() }))
+      .then(() => navigate(`/shelf/${id}`))
+      .catch(failed);
   };
+  const save = (): void =>
+    download(
+      `jorrit-shelf-${localDay(nowIso())}.csv`,
+      'text/csv',
+      writeShelfCsv(all.filter(w => w.deletedAt === null)),
+    );
   return (
-    <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
-      <div className="flex items-center gap-5">
-        <h1 className="text-3xl font-semibold">Shelf</h1>
-        <Button look="main" onClick={add}>
-          Add a wool
-        </Button>
-      </div>
-      {wools.length === 0 ? (
-        <p className="mt-4 max-w-prose text-lg">
-          No wool here yet. Add one, choose it in a plan, and when the piece is in the record its shrinkage is
-          learnt.
-        </p>
-      ) : (
-        <ul className="mt-2">
-          {wools.map(w => (
-            <WoolRow key={w.id} wool={w} />
-          ))}
-        </ul>
+    <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
+      <section
+        aria-label="On the shelf"
+        hidden={!roomy && asked !== undefined}
+        className="flex min-h-0 flex-1 flex-col px-4 py-3 lg:w-[27rem] lg:flex-none lg:border-r-2 lg:border-ink [&[hidden]]:hidden"
+      >
+        <div className="flex items-center gap-3">
+          <h1 className="flex-1 text-3xl font-semibold">Shelf</h1>
+          <Button look="main" onClick={add}>
+            Add a wool
+          </Button>
+        </div>
+        <div className="my-2 flex flex-wrap items-end gap-3">
+          <TextField className="w-32" label="Find" value={find} onText={setFind} />
+          <Pick label="Show" value={sort} options={['all', ...SORTS] as const} onPick={setSort} />
+          <Pick label="In order of" value={order} options={ORDERS.map(o => o.value)} onPick={setOrder} />
+        </div>
+        {rows.length === 0 ? (
+          <p className="max-w-prose flex-1">
+            {all.some(w => w.deletedAt === null)
+              ? 'Nothing on the shelf is called that.'
+              : 'No wool here yet. Add one, or read a table of them in; choose it in a plan, and when the piece is in the record its shrinkage is learnt.'}
+          </p>
+        ) : (
+          <ShelfList wools={rows} chosen={chosen?.id ?? null} units={units} />
+        )}
+        {table.said && <p role="status">{table.said}</p>}
+        <Problems problems={table.problems} />
+        <div className="mt-2 flex flex-wrap gap-2">
+          <Button onClick={save}>Save as CSV</Button>
+          <FileButton accept=".csv,text/csv" onPick={table.onFile}>
+            Read a CSV in
+          </FileButton>
+        </div>
+      </section>
+      {chosen && (
+        <section aria-label="This wool" className="min-w-0 flex-1 bg-steam px-6 py-4 lg:overflow-y-auto">
+          {!roomy && (
+            <Link to="/shelf" className={`${buttonClass('plain', 'dry')} mb-3`}>
+              All of the shelf
+            </Link>
+          )}
+          <WoolDetail key={chosen.id} wool={chosen} />
+        </section>
       )}
     </div>
   );

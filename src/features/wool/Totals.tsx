@@ -33,7 +33,7 @@ const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage
 /** What to take, what of it is laid, what is kept aside; and what the shelf lacks. */
 export const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
   const { units } = stage.settings;
-  const left = stage.wool?.gramsLeft ?? null;
+  const left = stage.wool?.gramsCounted ?? null;
   const short = left !== null && left < weigh.take ? weigh.take - left : null;
   return (
     <>

@@ -1,0 +1,107 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { begin, expect, field, test, type } from './jorrit';
+
+test('a swatch is planned, measured both ways, and moves what its wool is expected to do', async ({
+  page,
+}) => {
+  await page.goto('/shelf/wool-fog');
+  await expect(page.getByText(/It hardly felts/)).toBeVisible();
+  const before = await page.getByText(/ along, .* across$/).textContent();
+  await type(page, 'Along, dry', '14');
+  await type(page, 'Across, dry', '15');
+  await type(page, 'Weight, dry', '7.8');
+  await type(page, 'Thickness', '2,5');
+  const row = page.getByRole('row', { name: /^swatch 1/ });
+  // 8 g on 400 cm²; 14 of 20 cm is 30 %, 15 is 25 %; 7.8 g on 210 cm² is 371 g/m².
+  await expect(row).toContainText('200 g/m²');
+  await expect(row).toContainText('30 %');
+  await expect(row).toContainText('25 %');
+  await expect(row).toContainText('371 g/m²');
+  await expect(row).toContainText('0.15 g/cm³');
+  expect(await page.getByText(/ along, .* across$/).textContent()).not.toBe(before);
+  await page.getByRole('button', { name: 'Plan a swatch' }).click();
+  await expect(page.getByText('Swatch 2, laid')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Swatch 2, laid')).toHaveCount(0);
+  await page.reload();
+  await expect(field(page, 'Along, dry')).toHaveValue('14.0');
+});
+
+test('swatches of two wools stand side by side', async ({ page }) => {
+  await page.goto('/shelf/wool-brick');
+  await page.getByLabel('Beside').selectOption({ label: 'Kelp, carded batt' });
+  await expect(page.getByRole('row', { name: /^Kelp, carded batt, 1/ })).toContainText('36 %');
+  await expect(page.getByRole('row', { name: /^swatch 2/ })).toContainText('350 g/m²');
+});
+
+test('a plan takes what its wool is expected to do, and says so; a shrinkage that was typed stays', async ({
+  page,
+}) => {
+  await begin(page, 'Bag');
+  await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Fog, carded batt' });
+  await expect(page.getByText('Used in this plan.')).toBeVisible();
+  await expect(page.getByText(/It hardly felts/)).toBeVisible();
+  expect(Number(await field(page, 'along').inputValue())).toBeLessThan(20);
+  await type(page, 'along', '31');
+  await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Kelp, carded batt' });
+  await expect(field(page, 'along')).toHaveValue('31');
+  await page.getByRole('button', { name: 'Why the expected shrinkage of Kelp, carded batt?' }).click();
+  await expect(page.getByRole('dialog')).toContainText('swatch: 36 % along, 34 % across');
+});
+
+test('the shelf goes out as a table and comes back; what is no figure is told with its line', async ({
+  page,
+}, info) => {
+  await page.goto('/shelf');
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ]);
+  const csv = await readFile(await saved.path(), 'utf8');
+  expect(csv.split('\r\n')[0]).toBe('name,sort,fibre,micron,form,colour,grams,per 100 g,rope g per m,notes');
+  const read = async (text: string): Promise<void> => {
+    const path = info.outputPath('shelf.csv');
+    await writeFile(path, text);
+    await page.getByLabel('Read a CSV in').setInputFiles(path);
+  };
+  await read(csv);
+  await expect(page.getByText('Read in: 0 new, 7 brought up to date.')).toBeVisible();
+  await read('Wool;Breed;Grams\nTar;Gotland;420,5\nFog, carded batt;;-3\n;;9\n');
+  await expect(page.getByText('Read in: 1 new, 1 brought up to date.')).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('line 3, grams: -3');
+  await expect(page.getByRole('alert')).toContainText('A row without a name was left out. (line 4)');
+  await page.getByRole('link', { name: /^Tar/ }).click();
+  await expect(field(page, 'On the shelf')).toHaveValue('420.5');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: /^Tar/ })).toHaveCount(0);
+  await read('no,names,here\n1,2,3\n');
+  await expect(page.getByRole('alert')).toContainText('No column of this table is headed as a name.');
+});
+
+test('two thousand wools scroll and are found without a hitch', async ({ page }, info) => {
+  test.slow();
+  await page.goto('/shelf');
+  const path = info.outputPath('many.csv');
+  const rows = Array.from({ length: 2000 }, (_, i) => `Skein ${i},${i % 2 ? 'Merino' : 'Suffolk'},${i}`);
+  await writeFile(path, `name,fibre,grams\n${rows.join('\n')}`);
+  await page.getByLabel('Read a CSV in').setInputFiles(path);
+  await expect(page.getByText('Read in: 2000 new')).toBeVisible({ timeout: 60_000 });
+  const list = page.getByTestId('shelf-list');
+  await list.evaluate(e => e.scrollTo(0, e.scrollHeight));
+  await expect(page.getByRole('link', { name: /^Skein 999/ })).toBeVisible();
+  const drawn = await list.getByRole('listitem').count();
+  expect(drawn).toBeLessThan(100);
+  await field(page, 'Find').fill('skein 1234');
+  await expect(list.getByRole('listitem')).toHaveCount(1);
+  await expect(list.getByRole('link')).toContainText('Skein 1234');
+});
+
+test('on a phone the shelf and a wool of it are two views', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/shelf');
+  await page.getByRole('link', { name: /^Kelp/ }).click();
+  await expect(field(page, 'On the shelf')).toHaveValue('640.0');
+  await expect(page.getByTestId('shelf-list')).toBeHidden();
+  await page.getByRole('link', { name: 'All of the shelf' }).click();
+  await expect(page.getByTestId('shelf-list')).toBeVisible();
+});

@@ -1,0 +1,289 @@
+import { useState } from 'react';
+import {
+  type Dimension,
+  homeUnit,
+  showFigure,
+  showQuantity,
+  showShare,
+  type UnitSystem,
+} from '../../core/units/units';
+import { swatchOutcome } from '../../core/wool/swatchOutcome';
+import { newSwatch, type Swatch } from '../../records/swatch';
+import type { Wool } from '../../records/wool';
+import { newId, nowIso } from '../../session/clock';
+import { useNotify } from '../../session/notices';
+import { useAddSwatch, useChangeSwatch } from '../../session/useChanges';
+import { useSettings, useSwatches, useWools } from '../../session/useRecords';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { Why } from '../../ui/Why';
+
+const Figure = (props: {
+  readonly label: string;
+  readonly dimension: Dimension;
+  readonly value: number | null;
+  readonly max: number;
+  readonly units: UnitSystem;
+  readonly onValue: (value: number) => void;
+  readonly onEmpty?: () => void;
+}) => (
+  <NumberField
+    className="w-24"
+    label={props.label}
+    shown={props.value === null ? '' : showFigure(props.value, props.dimension, { units: props.units })}
+    unit={props.dimension === 'count' ? '' : homeUnit(props.dimension, props.units)}
+    read={reader(props.dimension, props.units, {
+      min: props.dimension === 'count' ? 1 : 0.1,
+      max: props.max,
+    })}
+    onValue={props.onValue}
+    {...(props.onEmpty ? { onEmpty: props.onEmpty } : {})}
+  />
+);
+
+/** A result with a reading put in; it is finished once it was measured both ways. */
+const withReading = (swatch: Swatch, more: Partial<Swatch['result']>, now: string): Swatch => {
+  const result = { ...swatch.result, ...more };
+  const measured = result.along !== null && result.across !== null;
+  return {
+    ...swatch,
+    result: { ...result, finishedAt: measured ? (swatch.result.finishedAt ?? now) : null },
+  };
+};
+
+const SwatchRow = ({
+  swatch,
+  units,
+  at,
+}: {
+  readonly swatch: Swatch;
+  readonly units: UnitSystem;
+  readonly at: number;
+}) => {
+  const change = useChangeSwatch();
+  const lay = (more: Partial<Swatch['laid']>, label: string): void =>
+    change(swatch.id, s => ({ ...s, laid: { ...s.laid, ...more } }), { label, key: label });
+  const read = (more: Partial<Swatch['result']>, label: string): void =>
+    change(swatch.id, s => withReading(s, more, nowIso()), { label, key: label });
+  const { laid, result } = swatch;
+  return (
+    <li className="border-b border-rim py-2">
+      <fieldset className="flex flex-wrap items-end gap-x-4 gap-y-1">
+        <legend className="font-semibold">Swatch {at}, laid</legend>
+        <Figure
+          label="Along"
+          dimension="length"
+          value={laid.along}
+          max={2000}
+          units={units}
+          onValue={along => lay({ along }, 'laid along')}
+        />
+        <Figure
+          label="Across"
+          dimension="length"
+          value={laid.across}
+          max={2000}
+          units={units}
+          onValue={across => lay({ across }, 'laid across')}
+        />
+        <Figure
+          label="Wool"
+          dimension="mass"
+          value={laid.grams}
+          max={2000}
+          units={units}
+          onValue={grams => lay({ grams }, 'laid wool')}
+        />
+        <Figure
+          label="Layers"
+          dimension="count"
+          value={laid.layers}
+          max={50}
+          units={units}
+          onValue={v => lay({ layers: Math.round(v) }, 'laid layers')}
+        />
+        <Button
+          look="bare"
+          className="ml-auto"
+          aria-label={`Remove swatch ${at}`}
+          onClick={() =>
+            change(swatch.id, s => ({ ...s, deletedAt: nowIso() }), { label: 'remove a swatch' })
+          }
+        >
+          Remove
+        </Button>
+      </fieldset>
+      <fieldset className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
+        <legend className="text-[13px] text-chalk">felted fully and dry</legend>
+        <Figure
+          label="Along, dry"
+          dimension="length"
+          value={result.along}
+          max={2000}
+          units={units}
+          onValue={along => read({ along }, 'dry along')}
+          onEmpty={() => read({ along: null }, 'dry along')}
+        />
+        <Figure
+          label="Across, dry"
+          dimension="length"
+          value={result.across}
+          max={2000}
+          units={units}
+          onValue={across => read({ across }, 'dry across')}
+          onEmpty={() => read({ across: null }, 'dry across')}
+        />
+        <Figure
+          label="Weight, dry"
+          dimension="mass"
+          value={result.grams}
+          max={2000}
+          units={units}
+          onValue={grams => read({ grams }, 'dry weight')}
+          onEmpty={() => read({ grams: null }, 'dry weight')}
+        />
+        <Figure
+          label="Thickness"
+          dimension="thickness"
+          value={result.thicknessMm}
+          max={60}
+          units={units}
+          onValue={thicknessMm => read({ thicknessMm }, 'dry thickness')}
+          onEmpty={() => read({ thicknessMm: null }, 'dry thickness')}
+        />
+      </fieldset>
+    </li>
+  );
+};
+
+const shown = (value: number | null, how: (v: number) => string): string =>
+  value === null ? '—' : how(value);
+
+/** What swatches say, side by side: of one wool at several weights, or of two wools. */
+const Outcomes = (props: {
+  readonly rows: ReadonlyArray<{ readonly name: string; readonly swatch: Swatch }>;
+  readonly units: UnitSystem;
+}) => {
+  const { rows, units } = props;
+  return (
+    <table className="mt-2 w-full text-right">
+      <caption className="text-left text-[13px] text-chalk">
+        What they say{' '}
+        <Why of="what swatches say">
+          <p>
+            Shrinkage is (laid − dry) ÷ laid, each way. Weight per area is the dry weight over the dry square;
+            where it was not weighed dry, all the wool is taken to have stayed. Firmness is that over the
+            thickness.
+          </p>
+        </Why>
+      </caption>
+      <thead className="border-b border-ink text-[13px] text-chalk">
+        <tr>
+          <th scope="col" className="text-left font-normal">
+            swatch
+          </th>
+          <th scope="col" className="font-normal">
+            laid
+          </th>
+          <th scope="col" className="font-normal">
+            along
+          </th>
+          <th scope="col" className="font-normal">
+            across
+          </th>
+          <th scope="col" className="font-normal">
+            dry
+          </th>
+          <th scope="col" className="font-normal">
+            thick
+          </th>
+          <th scope="col" className="font-normal">
+            firmness
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ name, swatch }) => {
+          const o = swatchOutcome(swatch);
+          return (
+            <tr key={swatch.id} className="border-b border-rim">
+              <th scope="row" className="text-left font-normal">
+                {name}
+              </th>
+              <td>{showQuantity(o.arealLaid, 'areal', units)}</td>
+              <td>{shown(o.along, showShare)}</td>
+              <td>{shown(o.across, showShare)}</td>
+              <td>{shown(o.arealFinished, v => showQuantity(v, 'areal', units))}</td>
+              <td>{shown(o.thicknessMm, v => showQuantity(v, 'thickness', units))}</td>
+              <td>{shown(o.firmness, v => showQuantity(v, 'density', units))}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+};
+
+/** Swatches of a wool: planned, measured, read, and compared. */
+export const Swatches = ({ wool }: { readonly wool: Wool }) => {
+  const all = useSwatches().filter(s => s.deletedAt === null);
+  const others = useWools().filter(w => w.id !== wool.id && all.some(s => s.woolId === w.id));
+  const [beside, setBeside] = useState('');
+  const add = useAddSwatch();
+  const { failed } = useNotify();
+  const { units } = useSettings();
+  const of = (woolId: string): readonly Swatch[] =>
+    all.filter(s => s.woolId === woolId).toSorted((a, b) => (a.createdAt < b.createdAt ? -1 : 1));
+  const own = of(wool.id);
+  const rows = [
+    ...own.map((swatch, i) => ({ name: `swatch ${i + 1}`, swatch })),
+    ...of(beside).map((swatch, i) => ({
+      name: `${others.find(w => w.id === beside)?.name ?? ''}, ${i + 1}`,
+      swatch,
+    })),
+  ];
+  return (
+    <section aria-labelledby="swatches">
+      <div className="flex flex-wrap items-center gap-4">
+        <h3 id="swatches" className="text-lg font-semibold">
+          Swatches
+        </h3>
+        <Button
+          onClick={() => void add(newSwatch({ id: newId(), woolId: wool.id, now: nowIso() })).catch(failed)}
+        >
+          Plan a swatch
+        </Button>
+      </div>
+      {own.length === 0 && (
+        <p className="text-[13px] text-chalk">
+          A square of known grams, felted as far as it goes and measured both ways, says what this wool does
+          before a piece depends on it.
+        </p>
+      )}
+      <ul>
+        {own.map((swatch, i) => (
+          <SwatchRow key={swatch.id} swatch={swatch} units={units} at={i + 1} />
+        ))}
+      </ul>
+      {rows.length > 0 && <Outcomes rows={rows} units={units} />}
+      {own.length > 0 && others.length > 0 && (
+        <label className="mt-2 flex items-center gap-2 text-[13px] text-chalk">
+          Beside
+          <select
+            className="min-h-8 rounded-bench border border-rim bg-soap px-1 text-ink"
+            value={beside}
+            onChange={e => setBeside(e.target.value)}
+          >
+            <option value="">no other wool</option>
+            {others.map(w => (
+              <option key={w.id} value={w.id}>
+                {w.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </section>
+  );
+};

@@ -1,0 +1,153 @@
+import { Link } from 'react-router';
+import { breedWarnings } from '../../core/wool/breeds';
+import { homeUnit, showFigure } from '../../core/units/units';
+import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
+import { nowIso } from '../../session/clock';
+import { useNotify } from '../../session/notices';
+import { useChangeWool } from '../../session/useChanges';
+import { useExpectations } from '../../session/useExpectation';
+import { usePieces, useSettings } from '../../session/useRecords';
+import { useUndo } from '../../session/useUndo';
+import { Button } from '../../ui/Button';
+import { Expected } from '../../ui/Expected';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { TextField } from '../../ui/TextField';
+import { Pick } from './Pick';
+import { Swatches } from './Swatches';
+
+/** A figure without a unit system of its own: micrometres, money, grams of a metre. */
+const plain = (text: string, most: number) => {
+  const value = Number(text.trim().replace(',', '.'));
+  return Number.isFinite(value) && value > 0 && value <= most
+    ? { ok: true as const, value }
+    : { ok: false as const, why: `A figure above 0, up to ${most}.` };
+};
+
+const Facts = ({ wool }: { readonly wool: Wool }) => {
+  const change = useChangeWool();
+  const { units } = useSettings();
+  const put = (more: Partial<Wool>, label: string): void =>
+    change(wool.id, w => ({ ...w, ...more }), { label, key: label });
+  return (
+    <div className="grid grid-cols-[3rem_1fr_1fr] gap-x-4 gap-y-3 sm:grid-cols-[3rem_2fr_2fr_1fr_1fr]">
+      <label className="row-span-2">
+        <span className="sr-only">Colour of {wool.name}</span>
+        <input
+          type="color"
+          className="swatch size-12 cursor-pointer rounded-full border border-rim bg-transparent p-0"
+          value={wool.colour}
+          onChange={e => put({ colour: e.target.value }, 'colour')}
+        />
+      </label>
+      <TextField label="Name" value={wool.name} required onText={name => put({ name }, 'name')} />
+      <TextField label="Fibre or breed" value={wool.fibre} onText={fibre => put({ fibre }, 'fibre')} />
+      <Pick label="What it is" value={wool.sort} options={SORTS} onPick={sort => put({ sort }, 'sort')} />
+      <Pick label="Form" value={wool.form} options={WOOL_FORMS} onPick={form => put({ form }, 'form')} />
+      <NumberField
+        label="On the shelf"
+        shown={wool.gramsCounted === null ? '' : showFigure(wool.gramsCounted, 'mass', { units })}
+        unit={homeUnit('mass', units)}
+        read={reader('mass', units, { min: 0, max: 1_000_000 })}
+        onValue={gramsCounted => put({ gramsCounted, countedAt: nowIso() }, 'grams')}
+        onEmpty={() => put({ gramsCounted: null, countedAt: null }, 'grams')}
+      />
+      <NumberField
+        label="Fineness"
+        shown={wool.micron === null ? '' : String(wool.micron)}
+        unit="µm"
+        read={text => plain(text, 200)}
+        onValue={micron => put({ micron }, 'fineness')}
+        onEmpty={() => put({ micron: null }, 'fineness')}
+      />
+      <NumberField
+        label="100 g cost"
+        shown={wool.per100g === null ? '' : String(wool.per100g)}
+        read={text => plain(text, 100_000)}
+        onValue={per100g => put({ per100g }, 'price')}
+        onEmpty={() => put({ per100g: null }, 'price')}
+      />
+      <TextField
+        className="col-span-full"
+        label="Notes"
+        lines={2}
+        value={wool.notes}
+        onText={notes => put({ notes }, 'notes')}
+      />
+    </div>
+  );
+};
+
+/** Pieces that were made of it, or are planned in it. */
+const UsedFor = ({ wool }: { readonly wool: Wool }) => {
+  const used = (usePieces() ?? []).filter(p => p.woolId === wool.id);
+  return (
+    <section aria-labelledby="used-for">
+      <h3 id="used-for" className="text-lg font-semibold">
+        Used for
+      </h3>
+      {used.length === 0 ? (
+        <p className="text-[13px] text-chalk">Nothing yet.</p>
+      ) : (
+        <ul className="flex flex-wrap gap-x-5">
+          {used.map(p => (
+            <li key={p.id}>
+              <Link className="underline" to={`/pieces/${p.id}/plan`}>
+                {p.name}
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+};
+
+/** One wool: what it is, what is left of it, what it is expected to do, and what it was used for. */
+export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
+  const change = useChangeWool();
+  const expect = useExpectations();
+  const { undo } = useUndo();
+  const { tell } = useNotify();
+  const known = expect(wool);
+  const remove = (): void => {
+    change(wool.id, w => ({ ...w, deletedAt: nowIso() }), { label: `take ${wool.name} off the shelf` });
+    tell({ text: `${wool.name} is off the shelf.`, action: { label: 'Undo', run: undo } });
+  };
+  return (
+    <div className="flex flex-col gap-5">
+      <div className="flex items-center gap-4">
+        <h2 className="flex-1 text-2xl font-semibold">{wool.name}</h2>
+        <Button look="bare" onClick={remove} aria-label={`Take ${wool.name} off the shelf`}>
+          Remove
+        </Button>
+      </div>
+      <Facts wool={wool} />
+      {known.breed && breedWarnings(known.breed).length > 0 && (
+        <ul className="border-l-4 border-now pl-3">
+          {breedWarnings(known.breed).map(w => (
+            <li key={w}>{w} (common practice)</li>
+          ))}
+        </ul>
+      )}
+      {wool.sort === 'wool' && (
+        <>
+          <section aria-labelledby="expected">
+            <h3 id="expected" className="text-lg font-semibold">
+              Expected shrinkage
+            </h3>
+            <Expected
+              name={wool.name}
+              expected={known}
+              shownBy={known.shownBy}
+              others={known.others}
+              breedName={known.breed?.name ?? null}
+            />
+          </section>
+          <Swatches wool={wool} />
+        </>
+      )}
+      <UsedFor wool={wool} />
+    </div>
+  );
+};

@@ -1,0 +1,149 @@
+import Papa from 'papaparse';
+import { type Issue, issue } from '../core/issues';
+import { err, ok, type Result } from '../core/result';
+import { parseNumber } from '../core/units/parseNumber';
+import { parseQuantity } from '../core/units/units';
+import { SORTS, type Wool, WOOL_FORMS, type WoolRow } from '../records/wool';
+
+/** A shelf read from a table: its rows, and what could not be taken as a figure, with its line. */
+export interface ReadShelf {
+  readonly rows: readonly WoolRow[];
+  readonly problems: readonly Issue[];
+}
+
+const COLUMNS = [
+  'name',
+  'sort',
+  'fibre',
+  'micron',
+  'form',
+  'colour',
+  'grams',
+  'per 100 g',
+  'rope g per m',
+  'notes',
+] as const;
+type Column = (typeof COLUMNS)[number];
+
+/** Other words that people head a column with, lower case. */
+const ALSO: Readonly<Record<Column, readonly string[]>> = {
+  name: ['wool', 'title', 'item'],
+  sort: ['kind', 'category'],
+  fibre: ['fiber', 'breed', 'fibre or breed', 'material'],
+  micron: ['microns', 'fineness', 'µm', 'um'],
+  form: ['type', 'preparation'],
+  colour: ['color', 'hex'],
+  grams: ['g', 'weight', 'mass', 'grams left', 'on the shelf', 'stock'],
+  'per 100 g': ['price', 'cost', 'price per 100 g'],
+  'rope g per m': ['rope', 'g/m'],
+  notes: ['note', 'comment', 'comments', 'remarks'],
+};
+/** A spreadsheet runs what begins so. It is written behind an apostrophe, which is taken away when it is read. */
+const FORMULA = /^[=+\-@\t\r]/;
+const LARGEST_CHARS = 20_000_000;
+const UNDYED = '#cdbf9f';
+
+const field = (value: string | number | null): string | number => value ?? '';
+
+/** The shelf as a table: commas, a heading row, figures with a decimal point, nothing that a spreadsheet would run. */
+export const writeShelfCsv = (wools: readonly Wool[]): string =>
+  Papa.unparse(
+    {
+      fields: [...COLUMNS],
+      data: wools.map(w => [
+        w.name,
+        w.sort,
+        w.fibre,
+        field(w.micron),
+        w.form,
+        w.colour,
+        field(w.gramsCounted),
+        field(w.per100g),
+        field(w.ropeGPerM),
+        w.notes,
+      ]),
+    },
+    { escapeFormulae: FORMULA, newline: '\r\n' },
+  );
+
+const columnOf = (heading: string): Column | null => {
+  const plain = heading
+    .trim()
+    .toLowerCase()
+    .replace(/[_\s]+/g, ' ');
+  return COLUMNS.find(c => c === plain || ALSO[c].includes(plain)) ?? null;
+};
+const plainText = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text).trim();
+const oneOf = <T extends string>(all: readonly T[], text: string, otherwise: T): T =>
+  all.find(v => v === text.toLowerCase()) ?? otherwise;
+
+/** One row. What cannot be read stays, in its words, among the notes. */
+const rowOf = (
+  cells: ReadonlyArray<{ readonly heading: string; readonly text: string }>,
+  line: number,
+): { row: WoolRow | null; problems: Issue[] } => {
+  const problems: Issue[] = [];
+  const kept: string[] = [];
+  const text = (column: Column): string =>
+    cells.find(c => columnOf(c.heading) === column && c.text !== '')?.text ?? '';
+  const figure = (column: Column, read: (given: string) => number | null): number | null => {
+    const given = text(column);
+    if (given === '') return null;
+    const value = read(given);
+    if (value !== null && value >= 0 && value < 1e9) return value;
+    kept.push(`${column}: ${given}`);
+    const code = value === null ? 'NOT_A_NUMBER' : 'OUT_OF_RANGE';
+    problems.push(issue(code, `line ${line}, ${column}`, { got: given }));
+    return null;
+  };
+  const name = text('name').slice(0, 200);
+  if (name === '') return { row: null, problems: [issue('CSV_NAMELESS', `line ${line}`)] };
+  const colour = text('colour');
+  const isColour = /^#[0-9a-f]{6}$/i.test(colour);
+  if (colour !== '' && !isColour) kept.push(`colour: ${colour}`);
+  for (const { heading, text: given } of cells)
+    if (columnOf(heading) === null && given !== '') kept.push(`${heading}: ${given}`);
+  const mass = (given: string): number | null => parseQuantity(given, 'mass', 'metric');
+  const plain = (given: string): number | null => parseNumber(given);
+  const [micron, ropeGPerM] = [figure('micron', plain), figure('rope g per m', plain)];
+  const row: WoolRow = {
+    sort: oneOf(SORTS, text('sort'), 'wool'),
+    name,
+    fibre: text('fibre').slice(0, 200),
+    micron: micron === 0 ? null : micron,
+    form: oneOf(WOOL_FORMS, text('form'), 'batt'),
+    colour: isColour ? colour.toLowerCase() : UNDYED,
+    gramsCounted: figure('grams', mass),
+    per100g: figure('per 100 g', plain),
+    ropeGPerM: ropeGPerM === 0 ? null : ropeGPerM,
+    notes: '',
+  };
+  return {
+    row: { ...row, notes: [text('notes'), ...kept].filter(Boolean).join('\n').slice(0, 20_000) },
+    problems,
+  };
+};
+
+/**
+ * Reads a shelf from a table: any separator, decimal points or commas, headings in any order and by several names.
+ * Columns that are not known and figures that cannot be read go into the notes, so that nothing is lost.
+ * Fails with FILE_TOO_LARGE or CSV_HEADINGS.
+ */
+export const readShelfCsv = (text: string): Result<ReadShelf> => {
+  if (text.length > LARGEST_CHARS)
+    return err(issue('FILE_TOO_LARGE', '', { got: `${text.length} characters` }));
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const [headings = [], ...lines] = parsed.data;
+  if (!headings.some(h => columnOf(h) === 'name'))
+    return err(issue('CSV_HEADINGS', 'line 1', { got: headings.slice(0, 6).join(', ').slice(0, 120) }));
+  const rows = lines.map((cells, i) =>
+    rowOf(
+      cells.map((cell, k) => ({ heading: headings[k]?.trim() ?? `column ${k + 1}`, text: plainText(cell) })),
+      i + 2,
+    ),
+  );
+  return ok({
+    rows: rows.flatMap(r => (r.row ? [r.row] : [])),
+    problems: rows.flatMap(r => r.problems),
+  });
+};
