@@ -37,7 +37,7 @@ test('one piece goes out with its log and its wool', async ({ page, browser }, i
   const elsewhere = await browser.newPage();
   await clearedWorkshop(elsewhere);
   await readIn(elsewhere, info.outputPath('piece.json'), out);
-  await expect(elsewhere.getByText(/Read in: 2 new/)).toBeVisible();
+  await expect(elsewhere.getByText(/Read in: 4 new/)).toBeVisible();
   await elsewhere.getByRole('link', { name: 'Table' }).click();
   await elsewhere.getByRole('link', { name: /Brick bottle sleeve/ }).click();
   await expect(elsewhere.getByRole('row', { name: /shrinkage along/ })).toContainText('36 %');

@@ -105,3 +105,27 @@ test('on a phone the shelf and a wool of it are two views', async ({ page }) => 
   await page.getByRole('link', { name: 'All of the shelf' }).click();
   await expect(page.getByTestId('shelf-list')).toBeVisible();
 });
+
+test('a layout is simulated on the outline, compared with more and thinner layers, and can be put away', async ({
+  page,
+}) => {
+  await page.goto('/pieces/sample-kelp-cosy/wool');
+  await page.getByRole('button', { name: 'Compare with 8 layers' }).click();
+  const uneven = page.getByRole('row', { name: /Uneven by/i }).getByRole('cell');
+  const share = async (i: number): Promise<number> =>
+    Number(/\d+/.exec((await uneven.nth(i).textContent()) ?? '')?.[0]);
+  await expect(uneven).toHaveCount(2);
+  expect(await share(1)).toBeLessThan(await share(0));
+  await expect(page.getByRole('img', { name: 'One simulated layout in 4 layers' })).toBeVisible();
+  await expect(page.getByText(/more along the outer 2 cm/)).toBeVisible();
+  // Finer wisps, weighed ten at a time, lie more even, and are kept.
+  const before = await share(0);
+  await type(page, 'Ten wisps weigh', '0.5');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(uneven).toHaveCount(1);
+  expect(await share(0)).toBeLessThan(before);
+  await page.getByRole('button', { name: 'Put the picture away' }).click();
+  await expect(page.getByRole('img', { name: /simulated/ })).toHaveCount(0);
+  await page.reload();
+  await expect(field(page, 'Ten wisps weigh')).toHaveValue('0.5');
+});

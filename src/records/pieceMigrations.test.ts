@@ -98,11 +98,11 @@ describe('a piece from version 1', () => {
 
 describe('settings from version 1', () => {
   it('keep what was chosen; paper lies as takes fewest sheets', () => {
-    const { orientation: _o, snap: _s, ...first } = DEFAULT_SETTINGS;
+    const { orientation: _o, snap: _s, hand: _h, ...first } = DEFAULT_SETTINGS;
     const got = loadRecord(settingsSpec, { ...first, version: 1, page: 'letter', units: 'imperial' }, '');
     expect(got).toMatchObject({
       status: 'ok',
-      value: { page: 'letter', units: 'imperial', orientation: 'auto', snap: 'half' },
+      value: { page: 'letter', units: 'imperial', orientation: 'auto', snap: 'half', hand: null },
     });
   });
 });

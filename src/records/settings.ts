@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CUSHIONS, PRESSURES } from '../core/cycles/entry';
+import { Positive } from './common';
 import type { Migration, RecordSpec } from './migrate';
 
 /** Papers that templates are printed on. */
@@ -10,7 +11,7 @@ export const SNAP_NAMES = ['whole', 'half', 'fine'] as const;
 
 const SettingsSchema = z.object({
   kind: z.literal('settings'),
-  version: z.literal(2),
+  version: z.literal(3),
   units: z.enum(['metric', 'imperial']),
   theme: z.enum(['system', 'light', 'dark']),
   page: z.enum(PAGE_NAMES),
@@ -22,6 +23,10 @@ const SettingsSchema = z.object({
   setOfRolls: z.number().int().min(1).max(1000),
   cushion: z.enum(CUSHIONS),
   pressure: z.enum(PRESSURES),
+  /** The wisps that this felter pulls, for the simulated layout; null until they were weighed. */
+  hand: z
+    .object({ lengthMm: Positive.max(1000), widthMm: Positive.max(500), grams: Positive.max(50) })
+    .nullable(),
   /** True once the sample was put in, so that it does not come back after being cleared. */
   sampleOffered: z.boolean(),
 });
@@ -31,6 +36,7 @@ export type Settings = z.infer<typeof SettingsSchema>;
 
 export const SETTINGS_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddOrientationAndSnap', up: old => ({ ...old, orientation: 'auto', snap: 'half' }) },
+  { version: 3, name: 'AddHand', up: old => ({ ...old, hand: null }) },
 ];
 export const settingsSpec: RecordSpec<Settings> = {
   kind: 'settings',
@@ -40,7 +46,7 @@ export const settingsSpec: RecordSpec<Settings> = {
 
 export const DEFAULT_SETTINGS: Settings = {
   kind: 'settings',
-  version: 2,
+  version: 3,
   units: 'metric',
   theme: 'system',
   page: 'a4',
@@ -49,5 +55,6 @@ export const DEFAULT_SETTINGS: Settings = {
   setOfRolls: 30,
   cushion: 'bubble',
   pressure: 'arms',
+  hand: null,
   sampleOffered: false,
 };

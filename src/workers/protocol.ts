@@ -1,4 +1,8 @@
+import type { Evenness } from '../core/evenness/evenness';
+import type { Hand } from '../core/evenness/hand';
+import type { Field, Layer } from '../core/evenness/layOut';
 import type { Issue } from '../core/issues';
+import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
 import type { Orientation, PaperName } from '../drawing/sheets';
 import type { SvgOutlines } from '../files/svgOutlines';
@@ -17,6 +21,19 @@ export interface Jobs {
   readonly svgOutlines: {
     readonly ask: { readonly text: string };
     readonly answer: Result<SvgOutlines>;
+  };
+  readonly evenness: {
+    readonly ask: {
+      /** Outlines of the wool as it lies on the table, mm. */
+      readonly rings: readonly Polygon[];
+      readonly layers: readonly Layer[];
+      readonly hand: Hand;
+      readonly plannedGsm: number;
+      readonly seed: number;
+      /** How many layouts are simulated; the figures are their means, the map is of the first. */
+      readonly runs: number;
+    };
+    readonly answer: { readonly field: Field; readonly evenness: Evenness };
   };
 }
 export type JobName = keyof Jobs;

@@ -1,4 +1,5 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
+import { simulateLayout } from '../core/evenness/simulateLayout';
 import { issue } from '../core/issues';
 import { readSvgOutlines } from '../files/svgOutlines';
 import { templatePdf } from '../files/templatePdf';
@@ -20,6 +21,10 @@ const font = async (): Promise<string> => toBase64(await (await fetch(fontUrl)).
 const work = async (asked: Ask): Promise<void> => {
   const { id } = asked;
   if (asked.job === 'svgOutlines') return say({ id, type: 'done', answer: readSvgOutlines(asked.ask.text) });
+  if (asked.job === 'evenness') {
+    const onRun = (done: number): void => say({ id, type: 'progress', done, of: asked.ask.runs });
+    return say({ id, type: 'done', answer: simulateLayout(asked.ask, onRun) });
+  }
   const { template, paper, orientation } = asked.ask;
   const buffer = templatePdf(template, {
     paper,

@@ -1,3 +1,4 @@
+import { USUAL } from '../plan/usual';
 import type { Felts } from '../wool/breeds';
 import { type Asked, type Evidence, type LevelShares, pool, TRUSTED, trustIn } from './pool';
 
@@ -5,7 +6,7 @@ import { type Asked, type Evidence, type LevelShares, pool, TRUSTED, trustIn } f
  * What is generally expected, all common practice: felters plan 20–50 % linear loss, most often a third. Reckoned as
  * y = −ln(1 − s), in which shares of length add up.
  */
-export const GENERAL = { mean: -Math.log(1 - 1 / 3), sd: 0.12 } as const;
+export const GENERAL = { mean: -Math.log(1 - USUAL.shrinkage), sd: 0.12 } as const;
 /** How a fibre that felts more or less readily differs from the general; common practice. */
 const BREED_SHIFT: Readonly<Record<Felts, number>> = {
   quick: 0.06,

@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { facesOf } from '../../core/forms/facesOf';
+import type { Polygon } from '../../core/outline/polygon';
 import { layerDirection } from '../../core/wool/layerDirection';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { tableAngle } from '../../drawing/orient';
-import { pieceScene } from '../../drawing/scene';
+import { pieceScene, type Scene } from '../../drawing/scene';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -15,10 +16,13 @@ import { UNDYED } from '../../ui/undyed';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { Batch } from './Batch';
+import { EvennessMap } from './EvennessMap';
+import { EvennessPanel, handOf } from './EvennessPanel';
 import { layerFill, LayerChoice, LayerPattern } from './Layers';
 import { HeapPiles, LayerPiles } from './Piles';
 import { scaleMass } from './scaleMass';
 import { Totals } from './Totals';
+import { useEvenness, type Way } from './useEvenness';
 import { WallSection } from './WallSection';
 
 const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
@@ -74,6 +78,13 @@ const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh
   );
 };
 
+/** Where the wool lies on the table: its own outline where there is a fold-over, else the laid one. */
+const ringsOf = (scene: Scene | null): readonly Polygon[] => {
+  const wool = scene?.shapes.filter(s => s.role === 'wool') ?? [];
+  return (wool.length > 0 ? wool : (scene?.shapes.filter(s => s.role === 'laid') ?? [])).map(s => s.points);
+};
+const noFill = (): undefined => undefined;
+
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
   const stage = usePieceStage();
@@ -86,6 +97,9 @@ export const WoolView = () => {
     [plan, fold, face],
   );
   const [chosen, setChosen] = useState(0);
+  const rings = useMemo(() => ringsOf(scene), [scene]);
+  const plannedGsm = (plan.ok && plan.value.values.arealLaid) || 0;
+  const layout = useEvenness({ rings, plannedGsm });
   if (!plan.ok || !scene) return <p className="p-4">The plan has to be mended first.</p>;
   const { weigh, form } = plan.value;
   const { units } = stage.settings;
@@ -94,6 +108,19 @@ export const WoolView = () => {
   const shown = Math.min(chosen, layers - 1);
   const colour = stage.wool?.colour ?? UNDYED;
   const facesDiffer = facesOf(form).length > 1;
+  const [simulated] = layout.laid;
+  const grams = weigh?.faces[face]?.grams ?? 0;
+  const ways = [layers, 2 * layers].map((n): Way => {
+    const hand = handOf(stage.settings);
+    return {
+      name: `${n} layers`,
+      hand: { ...hand, grams: (hand.grams * layers) / n },
+      layers: Array.from({ length: n }, (_, i) => ({
+        grams: grams / n,
+        directionDeg: tableAngle(form.alongOnTable, layerDirection(i)),
+      })),
+    };
+  });
   return (
     <StageLayout
       label="Wool"
@@ -104,14 +131,23 @@ export const WoolView = () => {
             units={units}
             label="Where the wool lies"
             showMarks={false}
-            fillOf={layerFill(scene)}
-            under={() => (
-              <LayerPattern
-                colour={colour}
-                deg={tableAngle(form.alongOnTable, layerDirection(shown))}
-                fibres={!form.solid}
-              />
-            )}
+            fillOf={simulated ? noFill : layerFill(scene)}
+            under={view =>
+              simulated ? (
+                <EvennessMap
+                  field={simulated.field}
+                  plannedGsm={plannedGsm}
+                  view={view}
+                  label={`One simulated layout in ${simulated.name}`}
+                />
+              ) : (
+                <LayerPattern
+                  colour={colour}
+                  deg={tableAngle(form.alongOnTable, layerDirection(shown))}
+                  fibres={!form.solid}
+                />
+              )
+            }
           />
           <Legend scene={scene} />
         </>
@@ -165,6 +201,14 @@ export const WoolView = () => {
               />
             )}
             <Weighing stage={stage} weigh={weigh} />
+            {!form.solid && ways[0] && ways[1] && (
+              <EvennessPanel
+                settings={stage.settings}
+                units={units}
+                ways={[ways[0], ways[1]]}
+                layout={layout}
+              />
+            )}
           </>
         ) : (
           <p>Fix the chain first: the grams are still free.</p>

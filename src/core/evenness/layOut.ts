@@ -1,0 +1,115 @@
+import { boundsOf, type Polygon } from '../outline/polygon';
+import type { Hand } from './hand';
+import { normal, type Random } from './random';
+import { type Stamp, stampsOf } from './stamps';
+
+/** A grid of areal weights over an outline, row by row from its top left corner. */
+export interface Field {
+  readonly cellMm: number;
+  readonly columns: number;
+  readonly rows: number;
+  /** Place of the grid's corner, mm. */
+  readonly left: number;
+  readonly top: number;
+  /** g/m² in each cell. */
+  readonly gsm: Float32Array;
+  /** 1 where the cell's middle lies within the outline. */
+  readonly inside: Uint8Array;
+}
+
+/** One layer: its grams and which way its fibres lie, degrees from x towards y. */
+export interface Layer {
+  readonly grams: number;
+  readonly directionDeg: number;
+}
+
+/** Fine enough for a patch of 1 cm², coarse enough for a square metre. */
+const CELL_MM = 5;
+const G_PER_MM2_TO_GSM = 1e6;
+
+/** Cells whose middle lies within rings, by the even-odd rule, a row at a time. */
+const insideOf = (rings: readonly Polygon[], grid: Omit<Field, 'gsm' | 'inside'>): Uint8Array => {
+  const { columns, rows, left, top, cellMm } = grid;
+  const inside = new Uint8Array(columns * rows);
+  for (let r = 0; r < rows; r += 1) {
+    const y = top + (r + 0.5) * cellMm;
+    const crossings = rings
+      .flatMap(ring =>
+        ring.flatMap((a, i) => {
+          const b = ring[(i + 1) % ring.length] ?? a;
+          return a.y <= y === b.y <= y ? [] : [a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x)];
+        }),
+      )
+      .toSorted((p, q) => p - q);
+    for (let i = 0; i + 1 < crossings.length; i += 2) {
+      const first = Math.max(0, Math.ceil(((crossings[i] ?? 0) - left) / cellMm - 0.5));
+      const last = Math.min(columns - 1, Math.floor(((crossings[i + 1] ?? 0) - left) / cellMm - 0.5));
+      for (let c = first; c <= last; c += 1) inside[r * columns + c] = 1;
+    }
+  }
+  return inside;
+};
+
+/** An empty field over rings, a wisp's length wider all round. */
+const emptyField = (rings: readonly Polygon[], hand: Hand, cellMm: number): Field => {
+  const box = boundsOf(rings.flat());
+  const around = Math.hypot(hand.lengthMm, hand.widthMm) / 2 + 3 * cellMm;
+  const grid = {
+    cellMm,
+    left: box.minX - around,
+    top: box.minY - around,
+    columns: Math.ceil((box.maxX - box.minX + 2 * around) / cellMm),
+    rows: Math.ceil((box.maxY - box.minY + 2 * around) / cellMm),
+  };
+  return { ...grid, gsm: new Float32Array(grid.columns * grid.rows), inside: insideOf(rings, grid) };
+};
+
+/** Lays one wisp by its stamp: its mass is shared by the cells it covers, and none is lost. */
+const lay = (
+  gsm: Float32Array,
+  { steps, shares }: Stamp,
+  wisp: { readonly cell: number; readonly gsm: number },
+): void => {
+  for (let i = 0; i < steps.length; i += 1) {
+    const at = wisp.cell + (steps[i] ?? 0);
+    gsm[at] = (gsm[at] ?? 0) + (shares[i] ?? 0) * wisp.gsm;
+  }
+};
+
+/**
+ * Simulates a layout: wisps of a hand, scattered with their middles over the outline, layer upon layer. Linear in wisps.
+ * @param rings outlines of the wool, mm, even-odd  @param random seeded, so that the same seed gives the same field
+ * @param onLayer told after each layer how many are done
+ */
+export const layOut = (of: {
+  readonly rings: readonly Polygon[];
+  readonly layers: readonly Layer[];
+  readonly hand: Hand;
+  readonly random: Random;
+  readonly cellMm?: number;
+  readonly onLayer?: (done: number) => void;
+}): Field => {
+  const { rings, layers, hand, random } = of;
+  const field = emptyField(rings, hand, of.cellMm ?? CELL_MM);
+  const cells: number[] = [];
+  field.inside.forEach((isIn, cell) => {
+    if (isIn === 1) cells.push(cell);
+  });
+  if (cells.length === 0) return field;
+  const stamps = stampsOf(hand, field);
+  const gsmOfGram = G_PER_MM2_TO_GSM / field.cellMm ** 2;
+  layers.forEach((layer, k) => {
+    const turn = (layer.directionDeg * Math.PI) / 180;
+    // As many wisps as the layer weighs, the last one by chance, so that the mean is right for any mass.
+    const exact = layer.grams / hand.grams;
+    const wisps = Math.floor(exact) + (random() < exact - Math.floor(exact) ? 1 : 0);
+    for (let i = 0; i < wisps; i += 1) {
+      const cell = cells[Math.floor(random() * cells.length)] ?? 0;
+      const angle = turn + (normal(random) * hand.strayDeg * Math.PI) / 180;
+      const grams = hand.grams * Math.max(0.1, 1 + hand.unequal * normal(random));
+      lay(field.gsm, stamps(angle, random(), random()), { cell, gsm: grams * gsmOfGram });
+    }
+    of.onLayer?.(k + 1);
+  });
+  return field;
+};

@@ -1,0 +1,152 @@
+import { type Hand, USUAL_HAND } from '../../core/evenness/hand';
+import { homeUnit, showFigure, showShare, type UnitSystem } from '../../core/units/units';
+import type { Settings } from '../../records/settings';
+import { useChangeSettings } from '../../session/useChanges';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { Why } from '../../ui/Why';
+import type { Laid, useEvenness, Way } from './useEvenness';
+
+/** Wisps are weighed ten at a time: one is too light for a kitchen scale. */
+const WISPS = 10;
+
+/** The hand of this felter, as far as it was weighed. */
+export const handOf = (settings: Settings): Hand => ({ ...USUAL_HAND, ...settings.hand });
+
+const HandFields = ({ settings }: { readonly settings: Settings }) => {
+  const change = useChangeSettings();
+  const { units } = settings;
+  const hand = handOf(settings);
+  const put = (more: Partial<NonNullable<Settings['hand']>>): void => {
+    const { lengthMm, widthMm, grams } = hand;
+    change({ hand: { lengthMm, widthMm, grams, ...more } });
+  };
+  const guess = settings.hand === null;
+  return (
+    <div className="flex flex-wrap items-end gap-4">
+      <NumberField
+        className="w-32"
+        label="Ten wisps weigh"
+        guess={guess}
+        shown={showFigure(WISPS * hand.grams, 'mass', { units, places: units === 'metric' ? 1 : 3 })}
+        unit={homeUnit('mass', units)}
+        read={reader('mass', units, { min: 0.05, max: 400 })}
+        onValue={v => put({ grams: v / WISPS })}
+      />
+      {(['lengthMm', 'widthMm'] as const).map(side => (
+        <NumberField
+          key={side}
+          className="w-24"
+          label={side === 'lengthMm' ? 'A wisp, long' : 'wide'}
+          guess={guess}
+          shown={showFigure(hand[side], 'length', { units })}
+          unit={homeUnit('length', units)}
+          read={reader('length', units, { min: 5, max: side === 'lengthMm' ? 800 : 400 })}
+          onValue={v => put({ [side]: v })}
+        />
+      ))}
+      {guess && (
+        <p className="w-full text-[13px] text-chalk">Common practice, until you weigh ten of yours.</p>
+      )}
+    </div>
+  );
+};
+
+const percent = (share: number): string => (share > 0 && share < 0.005 ? 'under 1 %' : showShare(share));
+
+const Figures = ({ all }: { readonly all: ReadonlyArray<Way & Laid> }) => {
+  const [first] = all;
+  const edge = first?.evenness.edgeShare ?? 1;
+  return (
+    <>
+      <table className="mt-3 w-full text-right">
+        <thead className="border-b border-ink text-[13px] text-chalk">
+          <tr>
+            <th scope="col" className="text-left font-normal">
+              laid in
+            </th>
+            {all.map(way => (
+              <th key={way.name} scope="col" className="font-normal">
+                {way.name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {(
+            [
+              ['uneven by, per cm²', e => `± ${showShare(e.variation)}`],
+              ['thinner than half', e => percent(e.thinShare)],
+              ['holes, about', e => String(Math.round(e.holes))],
+              ['edges against the middle', e => showShare(e.edgeShare)],
+            ] as ReadonlyArray<readonly [string, (e: Laid['evenness']) => string]>
+          ).map(([name, show]) => (
+            <tr key={name} className="border-b border-rim">
+              <th scope="row" className="text-left font-normal first-letter:uppercase">
+                {name}
+              </th>
+              {all.map(way => (
+                <td key={way.name} className="font-semibold">
+                  {show(way.evenness)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-[13px] text-chalk">
+        On the table: the stronger, the thicker; striped red is under half of the plan, full red nearly
+        nothing.
+      </p>
+      {edge < 0.97 && (
+        <p className="mt-2">
+          Lay about {showShare(1 / edge - 1)} more along the outer 2 cm to have it as thick as the middle.
+        </p>
+      )}
+    </>
+  );
+};
+
+/** How even a layout would lie, by chance and by hand; and whether more and thinner layers would lie better. */
+export const EvennessPanel = (props: {
+  readonly settings: Settings;
+  readonly units: UnitSystem;
+  readonly ways: readonly [Way, Way];
+  readonly layout: ReturnType<typeof useEvenness>;
+}) => {
+  const { settings, ways, layout } = props;
+  const { laid, progress, run, clear } = layout;
+  return (
+    <section aria-labelledby="evenness" className="mt-5 border-t border-rim pt-3">
+      <div className="flex items-center gap-2">
+        <h2 id="evenness" className="flex-1 text-lg font-semibold">
+          How even will it lie?
+        </h2>
+        <Why of="so even">
+          <p>
+            Wisps of your size are scattered over this outline, layer upon layer, as many as the plan weighs,
+            six times over. The picture is one of them, darker where thicker, red where there is less than
+            half of the plan. Laying them like tiles, as a careful hand does, comes out more even than chance.
+          </p>
+        </Why>
+      </div>
+      <HandFields settings={settings} />
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button onClick={() => run([ways[0]])} disabled={progress !== null}>
+          Lay it out
+        </Button>
+        <Button onClick={() => run(ways)} disabled={progress !== null}>
+          Compare with {ways[1].name}
+        </Button>
+        {laid.length > 0 && <Button onClick={clear}>Put the picture away</Button>}
+      </div>
+      {progress && (
+        <p role="status" className="mt-2 flex items-center gap-3">
+          Laying {progress.done} of {progress.of} … <Button onClick={progress.stop}>Cancel</Button>
+        </p>
+      )}
+      {laid.length > 0 && <Figures all={laid} />}
+    </section>
+  );
+};

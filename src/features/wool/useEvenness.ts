@@ -1,0 +1,69 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Hand } from '../../core/evenness/hand';
+import type { Layer } from '../../core/evenness/layOut';
+import type { Polygon } from '../../core/outline/polygon';
+import { useNotify } from '../../session/notices';
+import { background } from '../../workers/background';
+import type { Jobs } from '../../workers/protocol';
+
+export type Laid = Jobs['evenness']['answer'];
+
+/** One way to lay it: what it is called, in how many layers, and by which hand. */
+export interface Way {
+  readonly name: string;
+  readonly layers: readonly Layer[];
+  readonly hand: Hand;
+}
+
+/** Enough layouts for a steady mean of the holes; each takes milliseconds for a piece of a hand's size. */
+const RUNS = 6;
+const SEED = 20;
+
+/** Simulates ways of laying, off the main thread, with progress and cancel. What was laid is let go when the plan changes. */
+export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly plannedGsm: number }) => {
+  const { tell } = useNotify();
+  const [laid, setLaid] = useState<{
+    readonly of: typeof of.rings;
+    readonly all: ReadonlyArray<Way & Laid>;
+  } | null>(null);
+  const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
+  const running = useRef<AbortController | null>(null);
+  useEffect(() => () => running.current?.abort(), []);
+  const run = async (ways: readonly Way[]): Promise<void> => {
+    const abort = new AbortController();
+    running.current = abort;
+    const all: Array<Way & Laid> = [];
+    for (const [i, way] of ways.entries()) {
+      const total = ways.length * RUNS;
+      const got = await background.run(
+        'evenness',
+        {
+          rings: of.rings,
+          plannedGsm: of.plannedGsm,
+          layers: way.layers,
+          hand: way.hand,
+          seed: SEED,
+          runs: RUNS,
+        },
+        {
+          signal: abort.signal,
+          onProgress: done => setProgress({ done: i * RUNS + done, of: total, stop: () => abort.abort() }),
+        },
+      );
+      if (!got.ok) {
+        if (!abort.signal.aborted) tell({ text: 'The layout could not be simulated. Try again.' });
+        return setProgress(null);
+      }
+      all.push({ ...way, ...got.value });
+    }
+    setProgress(null);
+    setLaid({ of: of.rings, all });
+  };
+  const current = laid && laid.of === of.rings ? laid.all : [];
+  return {
+    laid: current,
+    progress,
+    run: (ways: readonly Way[]) => void run(ways),
+    clear: () => setLaid(null),
+  };
+};
