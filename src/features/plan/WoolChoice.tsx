@@ -15,6 +15,14 @@ const withExpected = (piece: Piece, { along, across }: WoolExpectation): Piece =
   plan: setAxisShrinkage(setAxisShrinkage(piece.plan, 'along', along.mean), 'across', across.mean),
 });
 
+/** Nearer than this is the same shrinkage. */
+const SAME = 0.0005;
+/** Whether a plan stands on what is expected of its wool now; more may have been learnt since it was taken. */
+const isUsed = (piece: Piece, { along, across }: WoolExpectation): boolean =>
+  piece.shrinkageFrom === 'wool' &&
+  Math.abs(piece.plan.shrinkage.along - along.mean) < SAME &&
+  Math.abs(piece.plan.shrinkage.across - across.mean) < SAME;
+
 /** Which wool, and what is expected of it. A plan whose shrinkage nobody typed takes it; any other is offered it. */
 export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
   const id = useId();
@@ -71,7 +79,7 @@ export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
             others={known.others}
             breedName={known.breed?.name ?? null}
           />
-          {piece.shrinkageFrom === 'wool' ? (
+          {isUsed(piece, known) ? (
             <span className="text-chalk">Used in this plan.</span>
           ) : (
             <Button onClick={take}>Use these</Button>
