@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { PlanInput } from '../core/plan/planInput';
 import { AgainDialog } from '../features/again/AgainDialog';
@@ -12,6 +12,7 @@ import type { PieceStage } from '../session/pieceStage';
 import { planOf } from '../core/plan/planOf';
 import { useStore } from '../session/storeContext';
 import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
+import { benchLog, weighings } from '../core/cycles/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
@@ -66,6 +67,7 @@ const usePieceActs = (piece: Piece) => {
         plan: piece.plan,
         woolId,
         shrinkageFrom: piece.shrinkageFrom,
+        colours: piece.colours,
       }),
       plan,
     );
@@ -153,11 +155,12 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   const { pathname } = useLocation();
   useTitle(piece.name, STAGES.find(s => pathname.endsWith(`/${s.to}`))?.text ?? 'Plan');
   const plan = planOf(piece.plan);
+  const parts = useMemo(() => ({ entries: benchLog(entries), weighings: weighings(entries) }), [entries]);
   const change = (how: (p: Piece) => Piece, told: Told): void => changePiece(piece.id, how, told);
   const stage: PieceStage = {
     piece,
     plan,
-    entries,
+    ...parts,
     settings,
     wool: wools.find(w => w.id === piece.woolId) ?? null,
     change,

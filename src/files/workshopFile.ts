@@ -3,7 +3,7 @@ import { type Issue, issue } from '../core/issues';
 import { err, ok, type Result } from '../core/result';
 import { entrySpec } from '../records/entry';
 import { isObject, loadRecord, type RecordSpec } from '../records/migrate';
-import { type Piece, pieceSpec } from '../records/piece';
+import { type Piece, pieceSpec, woolsOf } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
 import { swatchSpec } from '../records/swatch';
 import { woolSpec } from '../records/wool';
@@ -44,7 +44,7 @@ export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): strin
 /** One piece with its log and its wool. */
 export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
   const pieces = snapshot.pieces.filter(p => p.id === pieceId);
-  const wools = snapshot.wools.filter(w => pieces.some(p => p.woolId === w.id));
+  const wools = snapshot.wools.filter(w => pieces.some(p => woolsOf(p).has(w.id)));
   return {
     pieces,
     wools,
@@ -98,7 +98,7 @@ const linkIssues = ({ pieces, wools, swatches, entries }: Snapshot): Issue[] => 
           ],
     ),
     ...pieces.flatMap((p, i) =>
-      p.woolId === null || shelf.has(p.woolId) ? [] : [noWool(`pieces[${i}]`, p.woolId)],
+      [...woolsOf(p)].flatMap(id => (shelf.has(id) ? [] : [noWool(`pieces[${i}]`, id)])),
     ),
     ...swatches.flatMap((s, i) => (shelf.has(s.woolId) ? [] : [noWool(`swatches[${i}]`, s.woolId)])),
   ];

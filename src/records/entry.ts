@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type Act, CUSHIONS, PRESSURES } from '../core/cycles/entry';
-import { Id, IsoTime, Reading } from './common';
+import { Id, IsoTime, NotNegative, Reading } from './common';
 import type { Migration, RecordSpec } from './migrate';
 
 const Face = z.number().int().min(1).max(20);
@@ -22,12 +22,20 @@ const ActSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('measure'), readings: z.record(z.string().max(16), Reading) }),
   z.object({ kind: z.literal('pinch'), grade: z.literal([0, 1, 2, 3]) }),
   z.object({ kind: z.literal('note'), text: z.string().min(1).max(2000) }),
+  z.object({
+    kind: z.literal('weigh'),
+    pile: z.string().min(1).max(40),
+    woolId: Id.nullable(),
+    grams: NotNegative,
+    plannedG: NotNegative,
+    tareG: NotNegative,
+  }),
   z.object({ kind: z.literal('undo'), of: Id }),
 ]);
 
 const EntrySchema = z.object({
   kind: z.literal('entry'),
-  version: z.literal(1),
+  version: z.literal(2),
   id: Id,
   pieceId: Id,
   /** Place in the log of its piece, from 1. */
@@ -39,7 +47,10 @@ const EntrySchema = z.object({
 /** One entry of a piece's log. Appended, never changed. */
 export type Entry = z.infer<typeof EntrySchema>;
 
-export const ENTRY_MIGRATIONS: readonly Migration[] = [];
+export const ENTRY_MIGRATIONS: readonly Migration[] = [
+  // Nothing of an old entry changes; an older program must not take a weighing for damage.
+  { version: 2, name: 'AddWeighing', up: old => old },
+];
 export const entrySpec: RecordSpec<Entry> = {
   kind: 'entry',
   schema: EntrySchema,

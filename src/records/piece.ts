@@ -8,6 +8,7 @@ import { isObject, type Migration, type RecordSpec } from './migrate';
 
 const Link = z.enum(CHAIN);
 const Share = z.number().min(0).lt(0.95);
+const Share100 = z.number().min(0).max(100);
 
 const Coordinate = z.number().min(-1e5).max(1e5);
 const OutlineSchema: z.ZodType<DrawnOutline> = z.object({
@@ -48,7 +49,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(2),
+  version: z.literal(3),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -56,6 +57,8 @@ const PieceSchema = z.object({
   /** Where the planned shrinkage came from: general practice, pieces of this wool, or the felter. */
   shrinkageFrom: z.enum(['practice', 'wool', 'felter']),
   plan: PlanSchema,
+  /** Wools of each layer, the one laid first at 0; a layer that is not named is of the piece's own wool. */
+  colours: z.array(z.array(z.object({ woolId: Id.nullable(), share: Share100 })).max(6)).max(50),
   result: z.object({
     readings: z.record(z.string().max(16), Reading),
     grams: Reading,
@@ -107,12 +110,17 @@ const addPiecesOutlineAndEase = (old: Record<string, unknown>): Record<string, u
 
 export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddPiecesOutlineAndEase', up: addPiecesOutlineAndEase },
+  { version: 3, name: 'AddColours', up: old => ({ ...old, colours: [] }) },
 ];
 export const pieceSpec: RecordSpec<Piece> = {
   kind: 'piece',
   schema: PieceSchema,
   migrations: PIECE_MIGRATIONS,
 };
+
+/** Every wool that a piece is made of: its own, and those of single layers. */
+export const woolsOf = (piece: Piece): ReadonlySet<string> =>
+  new Set([piece.woolId, ...piece.colours.flat().map(p => p.woolId)].filter(id => id !== null));
 
 /** A new piece. Time and name are passed in. */
 export const newPiece = (of: {
@@ -121,10 +129,11 @@ export const newPiece = (of: {
   readonly now: string;
   readonly plan: PlanInput;
   readonly woolId?: string | null;
+  readonly colours?: Piece['colours'];
   readonly shrinkageFrom?: Piece['shrinkageFrom'];
 }): Piece => ({
   kind: 'piece',
-  version: 2,
+  version: 3,
   id: of.id,
   createdAt: of.now,
   updatedAt: of.now,
@@ -136,5 +145,6 @@ export const newPiece = (of: {
   woolId: of.woolId ?? null,
   shrinkageFrom: of.shrinkageFrom ?? 'practice',
   plan: of.plan,
+  colours: of.colours ?? [],
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

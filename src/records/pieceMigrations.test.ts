@@ -56,7 +56,8 @@ describe('a piece from version 1', () => {
 
   it('is one piece, measured inside, without the allowances that came later: its plan stays as it was', () => {
     const { piece, plan } = loaded(old('bottle-sleeve', SLEEVE));
-    expect(piece.version).toBe(2);
+    expect(piece.version).toBe(3);
+    expect(piece.colours).toEqual([]);
     expect(piece.plan).toMatchObject({
       pieces: 1,
       form: { outline: null, measuredOn: 'inside', measures: { ...SLEEVE, ease: 0 } },

@@ -21,7 +21,7 @@ const WOOL = newWool({
 });
 const ENTRY = {
   kind: 'entry',
-  version: 1,
+  version: 2,
   id: 'e1',
   pieceId: 'p1',
   seq: 1,

@@ -146,7 +146,7 @@ const resultOf = (sample: SamplePiece, plan: Plan, now: string): Piece['result']
 const logOf = (sample: SamplePiece, plan: Plan, now: string): Entry[] =>
   (sample.steps ?? []).map((step, i) => ({
     kind: 'entry',
-    version: 1,
+    version: 2,
     id: `${sample.id}-${i + 1}`,
     pieceId: sample.id,
     seq: i + 1,

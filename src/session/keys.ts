@@ -8,14 +8,17 @@ export const keys = {
   wools: ['wools'] as const,
   swatches: ['swatches'] as const,
   entries: (pieceId: string) => ['entries', pieceId] as const,
-  allEntries: ['entries'] as const,
+  allEntries: ['allEntries'] as const,
   settings: ['settings'] as const,
 };
 
 /** Forgets what a change has made stale, in this tab or another. */
 export const refresh = (client: QueryClient, change: StoreChange): void => {
   if (change.what === 'all') void client.invalidateQueries();
-  else if (change.what === 'entries' && change.pieceId !== undefined)
-    void client.invalidateQueries({ queryKey: keys.entries(change.pieceId) });
-  else void client.invalidateQueries({ queryKey: [change.what] });
+  else if (change.what === 'entries') {
+    void client.invalidateQueries({ queryKey: keys.allEntries });
+    void client.invalidateQueries({
+      queryKey: change.pieceId === undefined ? ['entries'] : keys.entries(change.pieceId),
+    });
+  } else void client.invalidateQueries({ queryKey: [change.what] });
 };

@@ -2,6 +2,7 @@ import { useOutletContext } from 'react-router';
 import type { Result } from '../core/result';
 import type { Plan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
+import type { WeighEntry } from '../core/cycles/logParts';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import type { Settings } from '../records/settings';
@@ -12,7 +13,10 @@ import type { Told } from './useChanges';
 export interface PieceStage {
   readonly piece: Piece;
   readonly plan: Result<Plan>;
+  /** The log of the bench. */
   readonly entries: readonly Entry[];
+  /** Piles that were weighed for it. */
+  readonly weighings: readonly WeighEntry[];
   readonly wool: Wool | null;
   readonly settings: Settings;
   readonly change: (change: (p: Piece) => Piece, told: Told) => void;

@@ -1,5 +1,6 @@
 import { useCallback, useRef } from 'react';
 import type { Act } from '../core/cycles/entry';
+import { benchLog } from '../core/cycles/logParts';
 import { nextRedo, nextUndo } from '../core/cycles/standing';
 import type { Entry } from '../records/entry';
 import { newId, nowIso } from './clock';
@@ -41,7 +42,7 @@ export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
   const log = useCallback((act: Act) => inTurn(() => append(act)), [inTurn, append]);
   const takeBackLast = (which: (log: readonly Entry[]) => { readonly id: string } | null): Promise<void> =>
     inTurn(async () => {
-      const target = which(await store.entries(pieceId));
+      const target = which(benchLog(await store.entries(pieceId)));
       if (target) await append({ kind: 'undo', of: target.id });
     });
   const undoable = nextUndo(entries);

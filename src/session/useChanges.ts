@@ -47,7 +47,11 @@ const PIECE: Kind<Piece> = {
   refresh: (client, id) => void client.invalidateQueries({ queryKey: keys.piece(id) }),
   update: (store, id, change) => store.updatePiece(id, change),
   touched: (of, other) =>
-    differing(['name', 'notes', 'woolId', 'shrinkageFrom', 'plan', 'result', 'deletedAt'], of, other),
+    differing(
+      ['name', 'notes', 'woolId', 'shrinkageFrom', 'plan', 'colours', 'result', 'deletedAt'],
+      of,
+      other,
+    ),
 };
 
 const WOOL: Kind<Wool> = {

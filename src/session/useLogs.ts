@@ -1,9 +1,10 @@
 import { useQueries } from '@tanstack/react-query';
+import { benchLog } from '../core/cycles/logParts';
 import type { Entry } from '../records/entry';
 import { keys } from './keys';
 import { useStore } from './storeContext';
 
-/** The logs of several pieces, by the id of the piece. A log that is still being read is empty. */
+/** The bench logs of several pieces, by the id of the piece. A log that is still being read is empty. */
 export const useLogs = (pieceIds: readonly string[]): ReadonlyMap<string, readonly Entry[]> => {
   const store = useStore();
   const results = useQueries({
@@ -13,5 +14,5 @@ export const useLogs = (pieceIds: readonly string[]): ReadonlyMap<string, readon
       staleTime: Infinity,
     })),
   });
-  return new Map(pieceIds.map((id, i) => [id, results[i]?.data ?? []]));
+  return new Map(pieceIds.map((id, i) => [id, benchLog(results[i]?.data ?? [])]));
 };

@@ -11,6 +11,7 @@ import { useStore } from './storeContext';
 const forEver = { staleTime: Infinity, gcTime: Infinity } as const;
 const NO_PIECES: readonly Piece[] = [];
 const NO_WOOLS: readonly Wool[] = [];
+const NO_ENTRIES: readonly Entry[] = [];
 const NO_SWATCHES: readonly Swatch[] = [];
 
 /** Pieces that are not deleted; null while they are read. */
@@ -59,6 +60,14 @@ export const useEntries = (pieceId: string): readonly Entry[] | undefined => {
   const store = useStore();
   return useQuery({ queryKey: keys.entries(pieceId), queryFn: () => store.entries(pieceId), ...forEver })
     .data;
+};
+
+/** The logs of all pieces; empty while they are read. */
+export const useAllEntries = (): readonly Entry[] => {
+  const store = useStore();
+  return (
+    useQuery({ queryKey: keys.allEntries, queryFn: () => store.allEntries(), ...forEver }).data ?? NO_ENTRIES
+  );
 };
 
 export const useSettings = (): Settings => {

@@ -33,7 +33,7 @@ const roll = (id: string, pieceId = 'p1') => ({
 });
 const entry = (id: string, seq: number, pieceId = 'p1'): Entry => ({
   kind: 'entry',
-  version: 1,
+  version: 2,
   seq,
   ...roll(id, pieceId),
 });

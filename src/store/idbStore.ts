@@ -2,7 +2,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { Issue } from '../core/issues';
 import { type Entry, entrySpec } from '../records/entry';
 import { loadRecord, type RecordSpec } from '../records/migrate';
-import { type Piece, pieceSpec } from '../records/piece';
+import { type Piece, pieceSpec, woolsOf } from '../records/piece';
 import { DEFAULT_SETTINGS, settingsSpec } from '../records/settings';
 import type { Snapshot } from '../records/snapshot';
 import { type Swatch, swatchSpec } from '../records/swatch';
@@ -52,7 +52,7 @@ const open = async (name: string, onOutdated: () => void): Promise<IDBPDatabase<
 
 /** A sample wool that a felter's own piece uses stays when the sample is cleared. */
 const goesWithSample = (wool: Wool, staying: readonly Piece[]): boolean =>
-  wool.sample && !staying.some(p => p.woolId === wool.id);
+  wool.sample && !staying.some(p => woolsOf(p).has(wool.id));
 
 /**
  * The store in the browser's own database. Writes ask for strict durability: an acknowledged entry survives the tab.
@@ -145,7 +145,7 @@ export const idbStore = async (options: {
       const known = one(entrySpec, await store.get(fresh.id));
       const log = known ? [] : good(entrySpec, await store.index('pieceId').getAll(fresh.pieceId));
       const last = log.reduce((most, e) => Math.max(most, e.seq), 0);
-      const entry: Entry = known ?? { kind: 'entry', version: 1, seq: last + 1, ...fresh };
+      const entry: Entry = known ?? { kind: 'entry', version: 2, seq: last + 1, ...fresh };
       if (!known) await store.add(entry);
       await tx.done;
       tell({ what: 'entries', pieceId: fresh.pieceId });

@@ -1,6 +1,6 @@
 import type { Entry } from '../records/entry';
 import type { RecordSpec } from '../records/migrate';
-import { type Piece, pieceSpec } from '../records/piece';
+import { type Piece, pieceSpec, woolsOf } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import { type Swatch, swatchSpec } from '../records/swatch';
 import { type Wool, woolSpec } from '../records/wool';
@@ -77,7 +77,7 @@ export const memoryStore = (clock: () => string): Store => {
       const known = entries.get(fresh.id);
       if (known) return known;
       const seq = (logOf(fresh.pieceId).at(-1)?.seq ?? 0) + 1;
-      const entry: Entry = { kind: 'entry', version: 1, seq, ...fresh };
+      const entry: Entry = { kind: 'entry', version: 2, seq, ...fresh };
       entries.set(entry.id, entry);
       tell({ what: 'entries', pieceId: fresh.pieceId });
       return entry;
@@ -102,7 +102,7 @@ export const memoryStore = (clock: () => string): Store => {
       const gone = new Set([...pieces.values()].filter(p => which === 'all' || p.sample).map(p => p.id));
       for (const id of gone) pieces.delete(id);
       for (const e of entries.values()) if (gone.has(e.pieceId)) entries.delete(e.id);
-      const used = new Set([...pieces.values()].map(p => p.woolId));
+      const used = new Set([...pieces.values()].flatMap(p => [...woolsOf(p)]));
       for (const w of wools.values())
         if (which === 'all' || (w.sample && !used.has(w.id))) wools.delete(w.id);
       for (const w of swatches.values()) if (which === 'all' || !wools.has(w.woolId)) swatches.delete(w.id);

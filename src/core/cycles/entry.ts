@@ -26,6 +26,15 @@ export type Act =
   | { readonly kind: 'measure'; readonly readings: Readonly<Record<string, number | null>> }
   | { readonly kind: 'pinch'; readonly grade: PinchGrade }
   | { readonly kind: 'note'; readonly text: string }
+  /** A pile weighed for this piece: net grams, what was planned, and the bowl that was taken off. */
+  | {
+      readonly kind: 'weigh';
+      readonly pile: string;
+      readonly woolId: string | null;
+      readonly grams: number;
+      readonly plannedG: number;
+      readonly tareG: number;
+    }
   /** Takes an entry back; taking an undo back brings the entry again. */
   | { readonly kind: 'undo'; readonly of: string };
 

@@ -55,6 +55,7 @@ describe('words at the bench', () => {
     measure: { kind: 'measure', readings: { A: 412, B: null } },
     pinch: { kind: 'pinch', grade: 3 },
     note: { kind: 'note', text: 'The phone rang.' },
+    weigh: { kind: 'weigh', pile: '1.1.1.1', woolId: null, grams: 12, plannedG: 12, tareG: 0 },
     undo: { kind: 'undo', of: 'x' },
   };
 

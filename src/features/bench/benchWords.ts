@@ -56,6 +56,8 @@ export const actWords = (act: Act, of: { faces: number; units: UnitSystem }): st
         .join(', ')}`;
     case 'pinch':
       return `Pinch: ${PINCH[act.grade]}`;
+    case 'weigh':
+      return `Weighed ${showQuantity(act.grams, 'mass', of.units)}`;
     case 'note':
       return act.text;
     case 'undo':

@@ -1,12 +1,16 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
+import { useGramsLeft } from '../../session/useShelf';
 import type { Wool } from '../../records/wool';
 
 const ROW_PX = 60;
 /** Rows drawn above what is in sight, and in all: enough for a tall screen and a quick thumb. */
 const SPARE = 10;
 const MOST_IN_SIGHT = 60;
+
+const showLeft = (grams: number | null, units: UnitSystem): string =>
+  grams === null ? '' : showQuantity(grams, 'mass', units);
 
 /** Everything on the shelf, one row each; only the rows in sight are drawn, so that thousands scroll as ten do. */
 export const ShelfList = (props: {
@@ -15,6 +19,7 @@ export const ShelfList = (props: {
   readonly units: UnitSystem;
 }) => {
   const { wools, chosen, units } = props;
+  const left = useGramsLeft();
   const [top, setTop] = useState(0);
   const first = Math.max(0, Math.min(Math.floor(top / ROW_PX), wools.length) - SPARE);
   const inSight = wools.slice(first, first + MOST_IN_SIGHT);
@@ -48,9 +53,7 @@ export const ShelfList = (props: {
                   {[wool.sort === 'wool' ? wool.form : wool.sort, wool.fibre].filter(Boolean).join(' · ')}
                 </span>
               </span>
-              <span className="shrink-0 tabular-nums">
-                {wool.gramsCounted === null ? '' : showQuantity(wool.gramsCounted, 'mass', units)}
-              </span>
+              <span className="shrink-0 tabular-nums">{showLeft(left(wool), units)}</span>
             </Link>
           </li>
         ))}

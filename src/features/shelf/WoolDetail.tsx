@@ -1,12 +1,14 @@
 import { Link } from 'react-router';
 import { breedWarnings } from '../../core/wool/breeds';
 import { homeUnit, showFigure } from '../../core/units/units';
+import { woolsOf } from '../../records/piece';
 import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
 import { nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { useChangeWool } from '../../session/useChanges';
 import { useExpectations } from '../../session/useExpectation';
 import { usePieces, useSettings } from '../../session/useRecords';
+import { useGramsLeft } from '../../session/useShelf';
 import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
 import { Expected } from '../../ui/Expected';
@@ -27,6 +29,7 @@ const plain = (text: string, most: number) => {
 const Facts = ({ wool }: { readonly wool: Wool }) => {
   const change = useChangeWool();
   const { units } = useSettings();
+  const left = useGramsLeft()(wool);
   const put = (more: Partial<Wool>, label: string): void =>
     change(wool.id, w => ({ ...w, ...more }), { label, key: label });
   return (
@@ -46,7 +49,7 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
       <Pick label="Form" value={wool.form} options={WOOL_FORMS} onPick={form => put({ form }, 'form')} />
       <NumberField
         label="On the shelf"
-        shown={wool.gramsCounted === null ? '' : showFigure(wool.gramsCounted, 'mass', { units })}
+        shown={left === null ? '' : showFigure(left, 'mass', { units })}
         unit={homeUnit('mass', units)}
         read={reader('mass', units, { min: 0, max: 1_000_000 })}
         onValue={gramsCounted => put({ gramsCounted, countedAt: nowIso() }, 'grams')}
@@ -80,7 +83,7 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
 
 /** Pieces that were made of it, or are planned in it. */
 const UsedFor = ({ wool }: { readonly wool: Wool }) => {
-  const used = (usePieces() ?? []).filter(p => p.woolId === wool.id);
+  const used = (usePieces() ?? []).filter(p => woolsOf(p).has(wool.id));
   return (
     <section aria-labelledby="used-for">
       <h3 id="used-for" className="text-lg font-semibold">

@@ -30,40 +30,28 @@ const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage
   );
 };
 
-/** What to take, what of it is laid, what is kept aside; and what the shelf lacks. */
+/** What to take, what of it is laid, and what is kept aside. */
 export const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
   const { units } = stage.settings;
-  const left = stage.wool?.gramsCounted ?? null;
-  const short = left !== null && left < weigh.take ? weigh.take - left : null;
   return (
-    <>
-      <div className="mb-3 flex items-start">
-        <dl className="flex flex-1 gap-6">
-          {(
-            [
-              ['take from the shelf', weigh.take],
-              [weigh.times > 1 ? 'to lay, each' : 'to lay', weigh.total],
-              ['reserve', weigh.reserve],
-            ] as const
-          ).map(([name, g]) => (
-            <div key={name}>
-              <dt className="text-[13px] text-chalk">{name}</dt>
-              <dd
-                className={name === 'take from the shelf' ? 'text-3xl font-semibold' : 'text-3xl font-light'}
-              >
-                {scaleMass(g, stage.piece.plan.scaleStepG, units)}
-              </dd>
-            </div>
-          ))}
-        </dl>
-        <WhyTotals weigh={weigh} stage={stage} />
-      </div>
-      {short !== null && (
-        <p role="alert" className="mb-3 border-l-4 border-wanted pl-3">
-          The shelf holds {showQuantity(left ?? 0, 'mass', units)} of this wool:{' '}
-          {showQuantity(short, 'mass', units)} short. Pin “wool in all” at what is there, and see what gives.
-        </p>
-      )}
-    </>
+    <div className="mb-3 flex items-start">
+      <dl className="flex flex-1 gap-6">
+        {(
+          [
+            ['take from the shelf', weigh.take],
+            [weigh.times > 1 ? 'to lay, each' : 'to lay', weigh.total],
+            ['reserve', weigh.reserve],
+          ] as const
+        ).map(([name, g]) => (
+          <div key={name}>
+            <dt className="text-[13px] text-chalk">{name}</dt>
+            <dd className={name === 'take from the shelf' ? 'text-3xl font-semibold' : 'text-3xl font-light'}>
+              {scaleMass(g, stage.piece.plan.scaleStepG, units)}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <WhyTotals weigh={weigh} stage={stage} />
+    </div>
   );
 };

@@ -43,7 +43,8 @@ const Stratum = (props: {
 /** The wall in section: the first layer laid is the inside, so it stands at the bottom, next to the resist. */
 export const WallSection = (props: {
   readonly face: FaceWeight;
-  readonly colour: string;
+  /** The colour of a layer, the one laid first at 0: of several wools, that of which there is most. */
+  readonly colourOf: (layer: number) => string;
   readonly onResist: boolean;
   readonly mass: (grams: number) => string;
 }) => {
@@ -72,7 +73,7 @@ export const WallSection = (props: {
           key={i}
           index={i}
           grams={props.mass(grams)}
-          colour={props.colour}
+          colour={props.colourOf(i)}
           y={18 + (layers.length - 1 - i) * ROW}
         />
       ))}

@@ -2,11 +2,13 @@ import { useMemo, useState } from 'react';
 import { facesOf } from '../../core/forms/facesOf';
 import type { Polygon } from '../../core/outline/polygon';
 import { layerDirection } from '../../core/wool/layerDirection';
+import { partsOf, pileList } from '../../core/wool/pileList';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { tableAngle } from '../../drawing/orient';
 import { pieceScene, type Scene } from '../../drawing/scene';
+import { useWools } from '../../session/useRecords';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -18,12 +20,15 @@ import { Table } from '../../ui/table/Table';
 import { Batch } from './Batch';
 import { EvennessMap } from './EvennessMap';
 import { EvennessPanel, handOf } from './EvennessPanel';
+import { LayerColours } from './LayerColours';
 import { layerFill, LayerChoice, LayerPattern } from './Layers';
+import { Needs } from './Needs';
 import { HeapPiles, LayerPiles } from './Piles';
 import { scaleMass } from './scaleMass';
 import { Totals } from './Totals';
 import { useEvenness, type Way } from './useEvenness';
 import { WallSection } from './WallSection';
+import { WeighOut } from './WeighOut';
 
 const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
   const how =
@@ -88,6 +93,7 @@ const noFill = (): undefined => undefined;
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
   const stage = usePieceStage();
+  const wools = useWools();
   const { plan } = stage;
   const fold = stage.piece.plan.foldOverMm;
   const { scaleStepG: stepG } = stage.piece.plan;
@@ -106,9 +112,15 @@ export const WoolView = () => {
   const onResist = form.outlineIs === 'resist';
   const layers = weigh?.faces[0]?.layers.length ?? 1;
   const shown = Math.min(chosen, layers - 1);
-  const colour = stage.wool?.colour ?? UNDYED;
   const facesDiffer = facesOf(form).length > 1;
   const [simulated] = layout.laid;
+  const { colours, woolId } = stage.piece;
+  const piles = weigh ? pileList(weigh, { colours, woolId, stepG }) : [];
+  const colourOf = (layer: number): string => {
+    const parts = partsOf(colours, layer, woolId);
+    const most = parts.toSorted((a, b) => b.share - a.share)[0];
+    return wools.find(w => w.id === most?.woolId)?.colour ?? UNDYED;
+  };
   const grams = weigh?.faces[face]?.grams ?? 0;
   const ways = [layers, 2 * layers].map((n): Way => {
     const hand = handOf(stage.settings);
@@ -142,7 +154,7 @@ export const WoolView = () => {
                 />
               ) : (
                 <LayerPattern
-                  colour={colour}
+                  colour={colourOf(shown)}
                   deg={tableAngle(form.alongOnTable, layerDirection(shown))}
                   fibres={!form.solid}
                 />
@@ -156,6 +168,7 @@ export const WoolView = () => {
         weigh ? (
           <>
             <Totals weigh={weigh} stage={stage} />
+            <Needs stage={stage} plan={plan.value} weigh={weigh} />
             {stage.wool?.form === 'fleece' && (
               <p className="mb-3 text-[13px] text-chalk">
                 Raw fleece: wash hands, cover cuts, keep it from food. Carding makes dust: air the room.
@@ -169,6 +182,7 @@ export const WoolView = () => {
             ) : (
               <>
                 <LayerChoice layers={layers} shown={shown} onShow={setChosen} />
+                <LayerColours stage={stage} layer={shown} />
                 {facesDiffer && (
                   <div className="mb-3">
                     <Choice
@@ -195,11 +209,12 @@ export const WoolView = () => {
             {!form.solid && weigh.faces[0] && (
               <WallSection
                 face={weigh.faces[0]}
-                colour={colour}
+                colourOf={colourOf}
                 onResist={onResist}
                 mass={g => scaleMass(g, stepG, units)}
               />
             )}
+            <WeighOut stage={stage} piles={piles} />
             <Weighing stage={stage} weigh={weigh} />
             {!form.solid && ways[0] && ways[1] && (
               <EvennessPanel

@@ -1,0 +1,102 @@
+import type { Page } from '@playwright/test';
+import { begin, expect, field, stage, test, type } from './jorrit';
+
+const WANTED = 'pile-wanted';
+const piles = (page: Page) =>
+  page.getByRole('region', { name: 'On the scale, pile by pile' }).getByRole('listitem');
+const weighed = async (page: Page, grams: string): Promise<void> => {
+  await type(page, 'On the scale', grams);
+  await page.getByRole('button', { name: 'Weighed', exact: true }).click();
+};
+
+test('piles are weighed one by one, what is over is shared out, and the shelf goes down', async ({
+  page,
+}) => {
+  await page.goto('/pieces/sample-fern-mat/wool');
+  const before = await page.getByTestId(WANTED).textContent();
+  expect(before).toBe('10 g');
+  await weighed(page, '13');
+  // 38 g in piles of 10, 10, 9 and 9: after 13, 25 g are left for three.
+  await expect(piles(page).nth(0)).toContainText('✓ 13 g !');
+  await expect(page.getByTestId(WANTED)).toHaveText('9 g');
+  await expect(piles(page).nth(2)).toContainText('8 g');
+  await page.goto('/shelf/wool-kelp');
+  await expect(field(page, 'On the shelf')).toHaveValue('627.0');
+  // A pile on the scale is no work on the felt: the bench still begins at the beginning.
+  await page.goto('/pieces/sample-fern-mat/bench');
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Wet it');
+  await stage(page, 'Wool').click();
+  await page.getByRole('button', { name: 'Take the last weighing back' }).click();
+  await expect(page.getByTestId(WANTED)).toHaveText('10 g');
+  await page.goto('/shelf/wool-kelp');
+  await expect(field(page, 'On the shelf')).toHaveValue('640.0');
+});
+
+test('a pile can be weighed again; a piece taken off the table brings its wool back', async ({ page }) => {
+  await page.goto('/pieces/sample-fern-mat/wool');
+  await weighed(page, '13');
+  await expect(piles(page).nth(0)).toContainText('✓');
+  await piles(page).nth(0).getByRole('button').click();
+  await weighed(page, '10');
+  await expect(piles(page).nth(0)).toContainText('✓ 10 g');
+  await page.goto('/shelf/wool-kelp');
+  await expect(field(page, 'On the shelf')).toHaveValue('630.0');
+  await page.goto('/pieces/sample-fern-mat/plan');
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await page.goto('/shelf/wool-kelp');
+  await expect(field(page, 'On the shelf')).toHaveValue('640.0');
+});
+
+test('the simulated scale settles, is tared, and its pile is taken when it stands still', async ({
+  page,
+}) => {
+  await page.goto('/pieces/sample-fern-mat/wool');
+  await page.getByRole('button', { name: 'Simulated scale' }).click();
+  await page.getByRole('button', { name: 'Put 5 g on' }).click();
+  const take = page.getByRole('button', { name: 'Weighed', exact: true });
+  await expect(page.getByTestId('on-scale')).toContainText('5 g, 5 g to go', { timeout: 15_000 });
+  await page.getByRole('button', { name: 'Tare' }).click();
+  await expect(page.getByTestId('on-scale')).toContainText('0 g, 10 g to go');
+  for (let i = 0; i < 2; i += 1) await page.getByRole('button', { name: 'Put 5 g on' }).click();
+  await expect(page.getByTestId('on-scale')).toContainText('10 g, right', { timeout: 15_000 });
+  await expect(take).toBeEnabled();
+  await take.click();
+  await expect(piles(page).nth(0)).toContainText('✓ 10 g');
+  await expect(piles(page).nth(0)).not.toContainText('!');
+});
+
+test('a layer of two wools is two piles, drawn and needed by colour', async ({ page }) => {
+  await page.goto('/pieces/sample-fern-mat/wool');
+  await page.getByRole('button', { name: 'Another wool in this layer' }).click();
+  await page.getByLabel('Wool 2 of layer 1').selectOption({ label: 'Brick, combed tops' });
+  await expect(piles(page)).toHaveCount(5);
+  await expect(page.getByRole('region', { name: 'Enough?' }).getByRole('listitem')).toHaveCount(2);
+  await type(page, 'Share 2 of layer 1', '25');
+  await page.reload();
+  await expect(piles(page)).toHaveCount(5);
+  await page.getByRole('button', { name: 'Leave wool 2 out of layer 1' }).click();
+  await expect(piles(page)).toHaveCount(4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(piles(page)).toHaveCount(5);
+});
+
+test('what the shelf lacks is known before the first wisp, with what would do', async ({ page }) => {
+  await page.goto('/pieces/sample-gale-mittens/wool');
+  const alarm = page.getByRole('alert');
+  await expect(alarm).toContainText('The shelf holds 85.0 g of Harbour blue, carded batt: 2.0 g short.');
+  await expect(alarm).toContainText('1 % smaller');
+});
+
+test('a pair whose piles differ is told of', async ({ page }) => {
+  await begin(page, 'Sleeve');
+  await type(page, 'Pieces alike', '2');
+  await stage(page, 'Wool').click();
+  const all = piles(page);
+  await expect(all.first()).toBeVisible();
+  const half = (await all.count()) / 2;
+  const wanted = parseInt((await page.getByTestId(WANTED).textContent()) ?? '0', 10);
+  await weighed(page, String(wanted));
+  await all.nth(half).getByRole('button').click();
+  await weighed(page, String(wanted + 4));
+  await expect(page.getByText(/differ by 4 g. A pair wants equal grams/)).toBeVisible();
+});

@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import type { Act, LogEntry } from './entry';
+import { benchLog, weighings } from './logParts';
+import { nextUndo } from './standing';
+
+const log = (...acts: readonly Act[]): LogEntry[] =>
+  acts.map((act, i) => ({ id: `e${i + 1}`, seq: i + 1, at: '2026-03-01T10:00:00.000Z', act }));
+const pile = (id: string, grams: number): Act => ({
+  kind: 'weigh',
+  pile: id,
+  woolId: 'kelp',
+  grams,
+  plannedG: 10,
+  tareG: 0,
+});
+const wet: Act = { kind: 'wet', face: 1, water: 'warm' };
+const undo = (of: string): Act => ({ kind: 'undo', of });
+
+describe('the log of the bench', () => {
+  it('knows nothing of weighing, nor of what took it back', () => {
+    const all = log(pile('1', 10), wet, pile('2', 11), undo('e3'), undo('e4'));
+    expect(benchLog(all).map(e => e.id)).toEqual(['e2']);
+    expect(nextUndo(benchLog(all))?.id).toBe('e2');
+  });
+
+  it('keeps its own undos', () => {
+    expect(benchLog(log(wet, pile('1', 10), undo('e1'))).map(e => e.id)).toEqual(['e1', 'e3']);
+  });
+});
+
+describe('the weighings', () => {
+  it('are those that were not taken back; one brought again counts again', () => {
+    const all = log(pile('1', 10), pile('2', 11), undo('e2'));
+    expect(weighings(all).map(e => e.act.grams)).toEqual([10]);
+    expect(weighings([...all, ...log(wet, wet, wet, undo('e3')).slice(3)]).map(e => e.act.grams)).toEqual([
+      10, 11,
+    ]);
+  });
+});

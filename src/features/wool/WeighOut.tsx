@@ -1,0 +1,207 @@
+import { useState } from 'react';
+import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
+import type { ScalePile } from '../../core/wool/pileList';
+import { allowedG, type PileState, weighState } from '../../core/wool/weighState';
+import type { Wool } from '../../records/wool';
+import { useBench } from '../../session/useBench';
+import type { PieceStage } from '../../session/pieceStage';
+import { useWools } from '../../session/useRecords';
+import { type Scale, useScale } from '../../session/useScale';
+import { hasSerial } from '../../session/serialScale';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { UNDYED } from '../../ui/undyed';
+import { scaleMass } from './scaleMass';
+
+const pileWords = (pile: ScalePile, pieces: number): string =>
+  [pieces > 1 ? `piece ${pile.piece}` : null, pile.face, pile.layer === null ? null : `layer ${pile.layer}`]
+    .filter(Boolean)
+    .join(', ');
+
+/** How far the scale is from what is wanted, in words that a glance reads. */
+const offWords = (net: number, wanted: number, of: { mass: (g: number) => string; stepG: number }): string =>
+  Math.abs(net - wanted) <= allowedG(wanted, of.stepG)
+    ? 'right'
+    : net < wanted
+      ? `${of.mass(wanted - net)} to go`
+      : `${of.mass(net - wanted)} over`;
+
+const ScaleChoice = ({ scale }: { readonly scale: Scale }) => (
+  <div className="flex flex-wrap items-center gap-2">
+    {scale.source === 'none' ? (
+      <>
+        {hasSerial() && <Button onClick={() => scale.connect(9600)}>Connect a scale</Button>}
+        <Button onClick={scale.simulate}>Simulated scale</Button>
+      </>
+    ) : (
+      <>
+        {scale.source === 'simulated' &&
+          [1, 5, -1].map(g => (
+            <Button key={g} onClick={() => scale.add(g)}>
+              {g > 0 ? `Put ${g} g on` : `Take ${-g} g off`}
+            </Button>
+          ))}
+        <Button onClick={scale.letGo}>Let the scale go</Button>
+      </>
+    )}
+    {scale.trouble && (
+      <p role="alert" className="w-full border-l-4 border-now pl-3">
+        {scale.trouble}
+      </p>
+    )}
+  </div>
+);
+
+/** One pile at a time: what it should weigh, what lies on the scale, and a button as large as the pile matters. */
+const Now = (props: {
+  readonly pile: PileState;
+  readonly name: string;
+  readonly wool: Wool | null;
+  readonly stepG: number;
+  readonly units: UnitSystem;
+  readonly onTake: (grams: number, tareG: number) => void;
+}) => {
+  const { pile, stepG, units, wool } = props;
+  const scale = useScale(stepG);
+  const [tare, setTare] = useState(0);
+  const [typed, setTyped] = useState<number | null>(null);
+  const mass = (g: number): string => scaleMass(g, stepG, units);
+  const net = typed ?? (scale.grams === null ? null : Math.max(0, scale.grams - tare));
+  const ready = net !== null && (typed !== null || scale.isStill);
+  const take = (): void => {
+    if (net === null) return;
+    props.onTake(Number(net.toFixed(3)), typed === null ? tare : 0);
+    setTyped(null);
+  };
+  return (
+    <div className="border-y-2 border-ink py-3">
+      <p className="flex items-center gap-2 text-lg">
+        <span
+          className="size-7 shrink-0 rounded-full border border-rim"
+          style={{ background: wool?.colour ?? UNDYED }}
+        />
+        <span className="font-semibold first-letter:uppercase">{props.name}</span>
+        <span className="text-chalk">{wool?.name ?? ''}</span>
+      </p>
+      <p className="mt-1 flex items-baseline gap-4">
+        <span className="text-6xl font-semibold tabular-nums" data-testid="pile-wanted">
+          {mass(pile.wanted)}
+        </span>
+        <span className="text-3xl tabular-nums text-chalk" aria-live="polite" data-testid="on-scale">
+          {net === null ? '' : `${mass(net)}, ${offWords(net, pile.wanted, { mass, stepG })}`}
+        </span>
+      </p>
+      <div className="mt-3 flex flex-wrap items-end gap-4">
+        <NumberField
+          className="w-32"
+          label="On the scale"
+          shown={net === null ? '' : showFigure(net, 'mass', { units, places: stepG >= 1 ? 0 : 1 })}
+          unit={homeUnit('mass', units)}
+          read={reader('mass', units, { min: 0, max: 100_000 })}
+          onValue={setTyped}
+          onEmpty={() => setTyped(null)}
+        />
+        {scale.grams !== null && (
+          <Button
+            onClick={() => {
+              setTare(scale.grams ?? 0);
+              setTyped(null);
+            }}
+          >
+            Tare{tare > 0 ? ` (bowl ${mass(tare)})` : ''}
+          </Button>
+        )}
+        <Button look="main" size="wet" disabled={!ready} onClick={take}>
+          Weighed
+        </Button>
+      </div>
+      <div className="mt-3">
+        <ScaleChoice scale={scale} />
+      </div>
+    </div>
+  );
+};
+
+/** Weighing out: pile by pile, each logged against its plan; what is left is shared anew over what is still to weigh. */
+export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: readonly ScalePile[] }) => {
+  const { stage, piles } = props;
+  const { units } = stage.settings;
+  const stepG = stage.piece.plan.scaleStepG;
+  const wools = useWools();
+  const bench = useBench(stage.piece.id, stage.entries);
+  const state = weighState(
+    piles,
+    stage.weighings.map(e => e.act),
+    stepG,
+  );
+  const [again, setAgain] = useState<string | null>(null);
+  const current = state.piles.find(p => p.id === again) ?? state.next;
+  const pieces = new Set(piles.map(p => p.piece)).size;
+  const mass = (g: number): string => scaleMass(g, stepG, units);
+  const wool = (id: string | null): Wool | null => wools.find(w => w.id === id) ?? null;
+  const takeBack = stage.weighings.at(-1);
+  return (
+    <section aria-labelledby="weigh-out" className="mt-5">
+      <h2 id="weigh-out" className="text-lg font-semibold">
+        On the scale, pile by pile
+      </h2>
+      {current ? (
+        <Now
+          key={current.id}
+          pile={again === null ? current : { ...current, wanted: current.grams }}
+          name={pileWords(current, pieces)}
+          wool={wool(current.woolId)}
+          stepG={stepG}
+          units={units}
+          onTake={(grams, tareG) => {
+            setAgain(null);
+            void bench.log({
+              kind: 'weigh',
+              pile: current.id,
+              woolId: current.woolId,
+              grams,
+              plannedG: current.grams,
+              tareG,
+            });
+          }}
+        />
+      ) : (
+        <p className="border-y-2 border-ink py-3 text-xl font-semibold">All of it is weighed.</p>
+      )}
+      {state.unequal.map(u => (
+        <p key={`${u.face}${u.layer}`} role="alert" className="mt-2 border-l-4 border-wanted pl-3">
+          {u.face}
+          {u.layer === null ? '' : `, layer ${u.layer}`}: the pieces alike differ by {mass(u.byG)}. A pair
+          wants equal grams.
+        </p>
+      ))}
+      {takeBack && (
+        <Button className="mt-2" onClick={() => void bench.takeBack(takeBack.id)}>
+          Take the last weighing back
+        </Button>
+      )}
+      <ol className="mt-2 columns-2 gap-6">
+        {state.piles.map(p => (
+          <li key={p.id} className="flex items-center gap-2 border-b border-rim">
+            <span
+              className="size-4 shrink-0 rounded-full border border-rim"
+              style={{ background: wool(p.woolId)?.colour ?? UNDYED }}
+            />
+            <button
+              type="button"
+              className="min-w-0 flex-1 truncate py-1 text-left"
+              aria-current={p.id === current?.id ? 'step' : undefined}
+              onClick={() => setAgain(p.id)}
+            >
+              <span className="inline-block first-letter:uppercase">{pileWords(p, pieces)}</span>
+            </button>
+            <span className={p.weighed === null ? 'text-chalk' : 'font-semibold'}>
+              {p.weighed === null ? mass(p.wanted) : `✓ ${mass(p.weighed)}${p.isOff ? ' !' : ''}`}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+};

@@ -1,0 +1,89 @@
+import { useEffect, useRef, useState } from 'react';
+import { seeded } from '../core/evenness/random';
+import { isStill, scaleLine } from '../core/wool/scaleLine';
+import { type SimulatedScale, simulatedScale } from '../core/wool/simulatedScale';
+import { serialScale } from './serialScale';
+
+/** Where readings come from: nowhere, the simulated scale, or one on the serial port. */
+export type ScaleSource = 'none' | 'simulated' | 'serial';
+
+export interface Scale {
+  readonly source: ScaleSource;
+  /** What the scale says now, g, the bowl included; null before it said anything. */
+  readonly grams: number | null;
+  readonly isStill: boolean;
+  /** What went wrong, in words; null when nothing did. */
+  readonly trouble: string | null;
+  readonly connect: (baudRate: number) => void;
+  readonly simulate: () => void;
+  readonly letGo: () => void;
+  /** Of the simulated scale: puts grams on, or takes them off. */
+  readonly add: (grams: number) => void;
+}
+
+const TICK_MS = 150;
+const KEPT = 12;
+/** This many lines without a figure are told of. */
+const GARBAGE = 8;
+const UNPLUGGED = 'The scale is gone. What was weighed is kept; connect it again, or type the figure.';
+
+/** A kitchen scale, real or simulated, as the view reads it. Session state. */
+export const useScale = (stepG: number): Scale => {
+  const [source, setSource] = useState<ScaleSource>('none');
+  const [readings, setReadings] = useState<readonly number[]>([]);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const simulated = useRef<SimulatedScale | null>(null);
+  const release = useRef<() => void>(() => undefined);
+  const garbage = useRef(0);
+  const hear = (line: string): void => {
+    const grams = scaleLine(line);
+    garbage.current = grams === null ? garbage.current + 1 : 0;
+    if (garbage.current === GARBAGE)
+      setTrouble(`The scale says “${line.slice(0, 24)}”, which holds no figure. Check its speed and units.`);
+    if (grams === null) return;
+    setTrouble(null);
+    setReadings(all => [...all.slice(1 - KEPT), grams]);
+  };
+  const letGo = (): void => {
+    release.current();
+    release.current = () => undefined;
+    simulated.current = null;
+    setSource('none');
+    setReadings([]);
+    setTrouble(null);
+  };
+  useEffect(() => () => release.current(), []);
+  return {
+    source,
+    grams: readings.at(-1) ?? null,
+    isStill: isStill(readings, stepG),
+    trouble,
+    simulate: () => {
+      letGo();
+      const made = simulatedScale({ stepG, random: seeded(Date.now()) });
+      const timer = setInterval(() => hear(made.after(TICK_MS)), TICK_MS);
+      simulated.current = made;
+      release.current = () => clearInterval(timer);
+      setSource('simulated');
+    },
+    connect: baudRate => {
+      letGo();
+      serialScale({
+        baudRate,
+        onLine: hear,
+        onGone: () => {
+          letGo();
+          setTrouble(UNPLUGGED);
+        },
+      }).then(
+        letGoOf => {
+          release.current = letGoOf;
+          setSource('serial');
+        },
+        (error: unknown) => setTrouble(error instanceof Error ? error.message : String(error)),
+      );
+    },
+    letGo,
+    add: grams => simulated.current?.put(simulated.current.load() + grams),
+  };
+};
