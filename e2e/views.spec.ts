@@ -5,6 +5,8 @@ const VIEWS = [
   '/',
   '/new',
   '/shelf',
+  '/shelf/wool-brick',
+  '/blend',
   '/file',
   '/pieces/sample-brick-sleeve/plan',
   '/pieces/sample-boot-liner/plan',

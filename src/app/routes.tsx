@@ -24,6 +24,10 @@ const routes = (notice: Notice | null): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
       },
       {
+        path: 'blend',
+        lazy: async () => ({ Component: (await import('../features/blend/BlendView')).BlendView }),
+      },
+      {
         path: 'file',
         lazy: async () => ({ Component: (await import('../features/exchange/ExchangeView')).ExchangeView }),
       },

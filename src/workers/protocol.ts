@@ -1,3 +1,4 @@
+import type { Fibre, Recipe } from '../core/colour/blend';
 import type { Evenness } from '../core/evenness/evenness';
 import type { Hand } from '../core/evenness/hand';
 import type { Field, Layer } from '../core/evenness/layOut';
@@ -34,6 +35,10 @@ export interface Jobs {
       readonly runs: number;
     };
     readonly answer: { readonly field: Field; readonly evenness: Evenness };
+  };
+  readonly blends: {
+    readonly ask: { readonly wanted: string; readonly shelf: readonly Fibre[] };
+    readonly answer: readonly Recipe[];
   };
 }
 export type JobName = keyof Jobs;

@@ -1,4 +1,5 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
+import { recipesFor } from '../core/colour/blend';
 import { simulateLayout } from '../core/evenness/simulateLayout';
 import { issue } from '../core/issues';
 import { readSvgOutlines } from '../files/svgOutlines';
@@ -21,6 +22,8 @@ const font = async (): Promise<string> => toBase64(await (await fetch(fontUrl)).
 const work = async (asked: Ask): Promise<void> => {
   const { id } = asked;
   if (asked.job === 'svgOutlines') return say({ id, type: 'done', answer: readSvgOutlines(asked.ask.text) });
+  if (asked.job === 'blends')
+    return say({ id, type: 'done', answer: recipesFor(asked.ask.wanted, asked.ask.shelf) });
   if (asked.job === 'evenness') {
     const onRun = (done: number): void => say({ id, type: 'progress', done, of: asked.ask.runs });
     return say({ id, type: 'done', answer: simulateLayout(asked.ask, onRun) });

@@ -111,6 +111,9 @@ export const ShelfView = () => {
         <Problems problems={table.problems} />
         <div className="mt-2 flex flex-wrap gap-2">
           <Button onClick={save}>Save as CSV</Button>
+          <Link to="/blend" className={buttonClass('plain', 'dry')}>
+            Blend a colour
+          </Link>
           <FileButton accept=".csv,text/csv" onPick={table.onFile}>
             Read a CSV in
           </FileButton>
