@@ -100,3 +100,29 @@ test('a pair whose piles differ is told of', async ({ page }) => {
   await weighed(page, String(wanted + 4));
   await expect(page.getByText(/differ by 4 g. A pair wants equal grams/)).toBeVisible();
 });
+
+test('the steps of laying follow the school, and are ticked off one at a time at the bench', async ({
+  page,
+}) => {
+  await page.goto('/pieces/sample-gale-mittens/wool');
+  await expect(page.getByText('14 steps of laying, in order')).toBeVisible();
+  await page.getByRole('radio', { name: 'one layer' }).click();
+  await expect(page.getByText('30 steps of laying, in order')).toBeVisible();
+  await page.getByRole('radio', { name: 'every way' }).click();
+  await expect(page.getByText('Layer 1 lies every way.')).toBeVisible();
+  await stage(page, 'Bench').click();
+  const laying = page.getByRole('region', { name: 'Laying' });
+  await expect(laying).toContainText('Lay layer 1 of 3, face 1');
+  await laying.getByRole('button', { name: 'Laid' }).click();
+  await expect(laying).toContainText('Laying, 1 of 30');
+  await expect(laying).toContainText('Wet and press down, face 1');
+  await laying.getByRole('button', { name: 'Leave out' }).click();
+  await expect(laying).toContainText('Cover, and press the air out, face 1');
+  await page.reload();
+  await expect(laying).toContainText('Laying, 2 of 30');
+  await laying.getByRole('button', { name: 'Step back' }).click();
+  await expect(laying).toContainText('Laying, 1 of 30');
+  // Work on the felt puts it away.
+  await page.getByRole('button', { name: /^Done Wet/ }).click();
+  await expect(laying).toHaveCount(0);
+});

@@ -12,7 +12,7 @@ import type { PieceStage } from '../session/pieceStage';
 import { planOf } from '../core/plan/planOf';
 import { useStore } from '../session/storeContext';
 import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
-import { benchLog, weighings } from '../core/cycles/logParts';
+import { benchLog, layings, weighings } from '../core/cycles/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
@@ -68,6 +68,7 @@ const usePieceActs = (piece: Piece) => {
         woolId,
         shrinkageFrom: piece.shrinkageFrom,
         colours: piece.colours,
+        laying: piece.laying,
       }),
       plan,
     );
@@ -155,7 +156,10 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   const { pathname } = useLocation();
   useTitle(piece.name, STAGES.find(s => pathname.endsWith(`/${s.to}`))?.text ?? 'Plan');
   const plan = planOf(piece.plan);
-  const parts = useMemo(() => ({ entries: benchLog(entries), weighings: weighings(entries) }), [entries]);
+  const parts = useMemo(
+    () => ({ entries: benchLog(entries), weighings: weighings(entries), layings: layings(entries) }),
+    [entries],
+  );
   const change = (how: (p: Piece) => Piece, told: Told): void => changePiece(piece.id, how, told);
   const stage: PieceStage = {
     piece,

@@ -30,6 +30,7 @@ const ActSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
     plannedG: NotNegative,
     tareG: NotNegative,
   }),
+  z.object({ kind: z.literal('lay'), step: z.string().min(1).max(40), how: z.enum(['done', 'skipped']) }),
   z.object({ kind: z.literal('undo'), of: Id }),
 ]);
 
@@ -48,8 +49,8 @@ const EntrySchema = z.object({
 export type Entry = z.infer<typeof EntrySchema>;
 
 export const ENTRY_MIGRATIONS: readonly Migration[] = [
-  // Nothing of an old entry changes; an older program must not take a weighing for damage.
-  { version: 2, name: 'AddWeighing', up: old => old },
+  // Nothing of an old entry changes; an older program must not take a weighing or a laying for damage.
+  { version: 2, name: 'AddWeighingAndLaying', up: old => old },
 ];
 export const entrySpec: RecordSpec<Entry> = {
   kind: 'entry',

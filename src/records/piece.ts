@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CHAIN } from '../core/chain/quantities';
 import { MOST_DRAWN_POINTS } from '../core/tolerances';
 import type { DrawnOutline } from '../core/outline/drawn';
+import { FIBRE_LAYS, LAY_ORDERS } from '../core/wool/layOrder';
 import type { PlanInput } from '../core/plan/planInput';
 import { Id, IsoTime, kept, NotNegative, Positive, Reading } from './common';
 import { isObject, type Migration, type RecordSpec } from './migrate';
@@ -57,6 +58,8 @@ const PieceSchema = z.object({
   /** Where the planned shrinkage came from: general practice, pieces of this wool, or the felter. */
   shrinkageFrom: z.enum(['practice', 'wool', 'felter']),
   plan: PlanSchema,
+  /** How it is laid: layers before a flip, and which way fibres lie. */
+  laying: z.object({ order: z.enum(LAY_ORDERS), fibres: z.enum(FIBRE_LAYS) }),
   /** Wools of each layer, the one laid first at 0; a layer that is not named is of the piece's own wool. */
   colours: z.array(z.array(z.object({ woolId: Id.nullable(), share: Share100 })).max(6)).max(50),
   result: z.object({
@@ -108,9 +111,12 @@ const addPiecesOutlineAndEase = (old: Record<string, unknown>): Record<string, u
   };
 };
 
+/** All layers of a face, each across the one before: common practice, and what every piece was before it could be said. */
+const USUAL_LAYING = { order: 'all', fibres: 'crossed' } as const;
+
 export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddPiecesOutlineAndEase', up: addPiecesOutlineAndEase },
-  { version: 3, name: 'AddColours', up: old => ({ ...old, colours: [] }) },
+  { version: 3, name: 'AddLayingAndColours', up: old => ({ ...old, laying: USUAL_LAYING, colours: [] }) },
 ];
 export const pieceSpec: RecordSpec<Piece> = {
   kind: 'piece',
@@ -129,6 +135,7 @@ export const newPiece = (of: {
   readonly now: string;
   readonly plan: PlanInput;
   readonly woolId?: string | null;
+  readonly laying?: Piece['laying'];
   readonly colours?: Piece['colours'];
   readonly shrinkageFrom?: Piece['shrinkageFrom'];
 }): Piece => ({
@@ -145,6 +152,7 @@ export const newPiece = (of: {
   woolId: of.woolId ?? null,
   shrinkageFrom: of.shrinkageFrom ?? 'practice',
   plan: of.plan,
+  laying: of.laying ?? USUAL_LAYING,
   colours: of.colours ?? [],
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

@@ -2,7 +2,7 @@ import { useOutletContext } from 'react-router';
 import type { Result } from '../core/result';
 import type { Plan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
-import type { WeighEntry } from '../core/cycles/logParts';
+import type { LayEntry, WeighEntry } from '../core/cycles/logParts';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import type { Settings } from '../records/settings';
@@ -17,6 +17,8 @@ export interface PieceStage {
   readonly entries: readonly Entry[];
   /** Piles that were weighed for it. */
   readonly weighings: readonly WeighEntry[];
+  /** Steps of laying that were done or left out. */
+  readonly layings: readonly LayEntry[];
   readonly wool: Wool | null;
   readonly settings: Settings;
   readonly change: (change: (p: Piece) => Piece, told: Told) => void;

@@ -48,7 +48,7 @@ const PIECE: Kind<Piece> = {
   update: (store, id, change) => store.updatePiece(id, change),
   touched: (of, other) =>
     differing(
-      ['name', 'notes', 'woolId', 'shrinkageFrom', 'plan', 'colours', 'result', 'deletedAt'],
+      ['name', 'notes', 'woolId', 'shrinkageFrom', 'plan', 'laying', 'colours', 'result', 'deletedAt'],
       of,
       other,
     ),

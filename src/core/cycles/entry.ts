@@ -26,6 +26,8 @@ export type Act =
   | { readonly kind: 'measure'; readonly readings: Readonly<Record<string, number | null>> }
   | { readonly kind: 'pinch'; readonly grade: PinchGrade }
   | { readonly kind: 'note'; readonly text: string }
+  /** A step of laying, done or left out. */
+  | { readonly kind: 'lay'; readonly step: string; readonly how: 'done' | 'skipped' }
   /** A pile weighed for this piece: net grams, what was planned, and the bowl that was taken off. */
   | {
       readonly kind: 'weigh';

@@ -1,27 +1,32 @@
 import type { Act, LogEntry } from './entry';
 import { standing } from './standing';
 
-/** An entry that weighed a pile. */
-export interface WeighEntry extends LogEntry {
-  readonly act: Extract<Act, { readonly kind: 'weigh' }>;
-}
+/** What comes before the bench: piles weighed, layers laid. Neither is work on the felt. */
+type BeforeKind = 'weigh' | 'lay';
+type EntryOf<K extends BeforeKind> = LogEntry & { readonly act: Extract<Act, { readonly kind: K }> };
+export type WeighEntry = EntryOf<'weigh'>;
+export type LayEntry = EntryOf<'lay'>;
 
 const isWeighing = (entry: LogEntry): entry is WeighEntry => entry.act.kind === 'weigh';
+const isLaying = (entry: LogEntry): entry is LayEntry => entry.act.kind === 'lay';
 
-/** Ids of weighings, and of undos of them, and of undos of those. */
-const aboutWeighing = (log: readonly LogEntry[]): ReadonlySet<string> => {
-  const found = new Set(log.filter(isWeighing).map(e => e.id));
+/** Ids of what came before the bench, of undos of that, and of undos of those. */
+const beforeBench = (log: readonly LogEntry[]): ReadonlySet<string> => {
+  const found = new Set(log.filter(e => isWeighing(e) || isLaying(e)).map(e => e.id));
   for (const e of log.toSorted((a, b) => a.seq - b.seq))
     if (e.act.kind === 'undo' && found.has(e.act.of)) found.add(e.id);
   return found;
 };
 
-/** The log of the bench: all but the weighings, and what took those back. */
+/** The log of the bench: all but weighing and laying, and what took those back. */
 export const benchLog = <E extends LogEntry>(log: readonly E[]): readonly E[] => {
-  const weighing = aboutWeighing(log);
-  return log.filter(e => !weighing.has(e.id));
+  const before = beforeBench(log);
+  return log.filter(e => !before.has(e.id));
 };
 
 /** The weighings that stand, in order. */
 export const weighings = (log: readonly LogEntry[]): readonly WeighEntry[] =>
   standing(log).filter(isWeighing);
+
+/** The steps of laying that stand, in order. */
+export const layings = (log: readonly LogEntry[]): readonly LayEntry[] => standing(log).filter(isLaying);

@@ -17,10 +17,10 @@ export interface Field {
   readonly inside: Uint8Array;
 }
 
-/** One layer: its grams and which way its fibres lie, degrees from x towards y. */
+/** One layer: its grams and which way its fibres lie: degrees from x towards y, from the middle outwards, or every way. */
 export interface Layer {
   readonly grams: number;
-  readonly directionDeg: number;
+  readonly directionDeg: number | 'radial' | 'random';
 }
 
 /** Fine enough for a patch of 1 cm², coarse enough for a square metre. */
@@ -76,6 +76,19 @@ const lay = (
   }
 };
 
+/** Which way a wisp lies whose middle is in a cell, radians. */
+const directionAt = (
+  { columns, rows }: Field,
+  cell: number,
+  of: { readonly direction: Layer['directionDeg']; readonly random: Random },
+): number => {
+  const { direction, random } = of;
+  if (direction === 'random') return 2 * Math.PI * random();
+  if (direction === 'radial')
+    return Math.atan2(Math.floor(cell / columns) + 0.5 - rows / 2, (cell % columns) + 0.5 - columns / 2);
+  return (direction * Math.PI) / 180;
+};
+
 /**
  * Simulates a layout: wisps of a hand, scattered with their middles over the outline, layer upon layer. Linear in wisps.
  * @param rings outlines of the wool, mm, even-odd  @param random seeded, so that the same seed gives the same field
@@ -99,13 +112,14 @@ export const layOut = (of: {
   const stamps = stampsOf(hand, field);
   const gsmOfGram = G_PER_MM2_TO_GSM / field.cellMm ** 2;
   layers.forEach((layer, k) => {
-    const turn = (layer.directionDeg * Math.PI) / 180;
     // As many wisps as the layer weighs, the last one by chance, so that the mean is right for any mass.
     const exact = layer.grams / hand.grams;
     const wisps = Math.floor(exact) + (random() < exact - Math.floor(exact) ? 1 : 0);
     for (let i = 0; i < wisps; i += 1) {
       const cell = cells[Math.floor(random() * cells.length)] ?? 0;
-      const angle = turn + (normal(random) * hand.strayDeg * Math.PI) / 180;
+      const angle =
+        directionAt(field, cell, { direction: layer.directionDeg, random }) +
+        (normal(random) * hand.strayDeg * Math.PI) / 180;
       const grams = hand.grams * Math.max(0.1, 1 + hand.unequal * normal(random));
       lay(field.gsm, stamps(angle, random(), random()), { cell, gsm: grams * gsmOfGram });
     }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { divide, roundToStep } from './divide';
-import { layerDirection } from './layerDirection';
+import { fibreDirection, laySteps } from './layOrder';
 import { splitScheme } from './splitScheme';
 import { weigh } from './weigh';
 
@@ -10,7 +10,33 @@ const sum = (parts: readonly number[]): number => parts.reduce((a, b) => a + b, 
 
 describe('layers', () => {
   it('each crosses the one before, the first along (common practice)', () => {
-    expect([0, 1, 2, 3].map(layerDirection)).toEqual([0, 90, 0, 90]);
+    expect([0, 1, 2, 3].map(i => fibreDirection('crossed', i))).toEqual([0, 90, 0, 90]);
+    expect([0, 1].map(i => fibreDirection('single', i))).toEqual([0, 0]);
+    expect(fibreDirection('radial', 1)).toBe('radial');
+  });
+
+  it('over a resist: a face is laid, wetted, covered, flipped, and its spill folded over, by school', () => {
+    const acts = (order: 'all' | 'two' | 'one'): string =>
+      laySteps({ faces: 2, layers: 3, order })
+        .map(s => (s.layer === undefined ? (s.act[0] ?? '') : String(s.layer)) + s.face)
+        .join(' ');
+    expect(acts('all')).toBe('11 21 31 w1 c1 f1 f1 12 22 32 w2 c2 f2 f2');
+    expect(acts('two')).toBe('11 21 w1 c1 f1 f1 12 22 w2 c2 f2 f2 31 w1 c1 f1 f1 32 w2 c2 f2 f2');
+    expect(acts('one').match(/w/g)).toHaveLength(6);
+  });
+
+  it('a sheet is laid, wetted and covered; every layer of every face is laid once, and no step is named twice', () => {
+    expect(laySteps({ faces: 1, layers: 2, order: 'all' }).map(s => s.act)).toEqual([
+      'lay',
+      'lay',
+      'wet',
+      'cover',
+    ]);
+    for (const order of ['all', 'two', 'one'] as const) {
+      const steps = laySteps({ faces: 2, layers: 5, order });
+      expect(steps.filter(s => s.act === 'lay')).toHaveLength(10);
+      expect(new Set(steps.map(s => s.id)).size).toBe(steps.length);
+    }
   });
 });
 

@@ -8,6 +8,7 @@ import { useWakeLock } from '../../session/useWakeLock';
 import { Acts } from './Acts';
 import { BenchWhy } from './BenchWhy';
 import { adviceReason, adviceWords } from './benchWords';
+import { LayStrip } from './LayStrip';
 import { LogList } from './LogList';
 import { MeasurePanel } from './MeasurePanel';
 import { PinchPanel } from './PinchPanel';
@@ -101,6 +102,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   return (
     <div className={FRAME} onClickCapture={onClickCapture}>
       <div className="contents min-w-0 flex-col gap-3 lg:flex lg:overflow-auto">
+        <LayStrip stage={stage} plan={plan} />
         <AdviceLine standing={standing} stage={stage} />
         <div className="order-3 grid flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2 lg:min-h-0">
           <figure className="flex h-80 flex-col sm:h-[26rem] lg:h-full lg:max-h-[28rem] lg:min-h-72">

@@ -56,6 +56,7 @@ describe('words at the bench', () => {
     pinch: { kind: 'pinch', grade: 3 },
     note: { kind: 'note', text: 'The phone rang.' },
     weigh: { kind: 'weigh', pile: '1.1.1.1', woolId: null, grams: 12, plannedG: 12, tareG: 0 },
+    lay: { kind: 'lay', step: 'lay.1.1', how: 'done' },
     undo: { kind: 'undo', of: 'x' },
   };
 

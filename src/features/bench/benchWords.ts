@@ -56,6 +56,8 @@ export const actWords = (act: Act, of: { faces: number; units: UnitSystem }): st
         .join(', ')}`;
     case 'pinch':
       return `Pinch: ${PINCH[act.grade]}`;
+    case 'lay':
+      return act.how === 'done' ? 'Laid' : 'Left out';
     case 'weigh':
       return `Weighed ${showQuantity(act.grams, 'mass', of.units)}`;
     case 'note':

@@ -1,8 +1,14 @@
-import { layerDirection } from '../../core/wool/layerDirection';
+import type { fibreDirection } from '../../core/wool/layOrder';
 import type { Role, Scene } from '../../drawing/scene';
 import { Choice } from '../../ui/Choice';
 
 const HATCH_MM = 9;
+
+type Way = ReturnType<typeof fibreDirection>;
+
+/** Which way a layer's fibres lie, in words. */
+export const directionWords = (way: Way): string =>
+  way === 0 ? 'along' : way === 90 ? 'across' : way === 'radial' ? 'outwards' : 'every way';
 
 /** The shown layer on the drawing: its wool, and the way its fibres lie, to scale. */
 export const LayerPattern = ({
@@ -46,10 +52,12 @@ export const layerFill = (scene: Scene): ((role: Role) => string | undefined) =>
 export const LayerChoice = ({
   layers,
   shown,
+  way,
   onShow,
 }: {
   readonly layers: number;
   readonly shown: number;
+  readonly way: Way;
   readonly onShow: (index: number) => void;
 }) => (
   <div className="mb-4 flex flex-wrap items-center gap-3">
@@ -64,7 +72,7 @@ export const LayerChoice = ({
       onChoose={v => onShow(Number(v))}
     />
     <p>
-      Layer {shown + 1} lies {layerDirection(shown) === 0 ? 'along' : 'across'}.
+      Layer {shown + 1} lies {directionWords(way)}.
     </p>
   </div>
 );

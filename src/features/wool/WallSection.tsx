@@ -1,4 +1,3 @@
-import { layerDirection } from '../../core/wool/layerDirection';
 import type { FaceWeight } from '../../core/wool/weigh';
 
 const ROW = 40;
@@ -12,9 +11,10 @@ const Stratum = (props: {
   readonly grams: string;
   readonly colour: string;
   readonly y: number;
+  /** Which way its fibres lie, in words. */
+  readonly way: string;
 }) => {
-  const along = layerDirection(props.index) === 0;
-  const pattern = along ? 'fibres-along' : 'fibres-across';
+  const pattern = props.way === 'along' ? 'fibres-along' : 'fibres-across';
   return (
     <g>
       <rect
@@ -34,7 +34,7 @@ const Stratum = (props: {
         {props.grams}
       </text>
       <text x={WIDTH - 4} y={props.y + 23} textAnchor="end" className="fill-chalk text-[14px]">
-        {along ? 'along' : 'across'}
+        {props.way}
       </text>
     </g>
   );
@@ -45,6 +45,7 @@ export const WallSection = (props: {
   readonly face: FaceWeight;
   /** The colour of a layer, the one laid first at 0: of several wools, that of which there is most. */
   readonly colourOf: (layer: number) => string;
+  readonly wayOf: (layer: number) => string;
   readonly onResist: boolean;
   readonly mass: (grams: number) => string;
 }) => {
@@ -74,6 +75,7 @@ export const WallSection = (props: {
           index={i}
           grams={props.mass(grams)}
           colour={props.colourOf(i)}
+          way={props.wayOf(i)}
           y={18 + (layers.length - 1 - i) * ROW}
         />
       ))}

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { facesOf } from '../../core/forms/facesOf';
 import type { Polygon } from '../../core/outline/polygon';
-import { layerDirection } from '../../core/wool/layerDirection';
+import { fibreDirection } from '../../core/wool/layOrder';
 import { partsOf, pileList } from '../../core/wool/pileList';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
@@ -21,7 +21,8 @@ import { Batch } from './Batch';
 import { EvennessMap } from './EvennessMap';
 import { EvennessPanel, handOf } from './EvennessPanel';
 import { LayerColours } from './LayerColours';
-import { layerFill, LayerChoice, LayerPattern } from './Layers';
+import { directionWords, layerFill, LayerChoice, LayerPattern } from './Layers';
+import { LayUp } from './LayUp';
 import { Needs } from './Needs';
 import { HeapPiles, LayerPiles } from './Piles';
 import { scaleMass } from './scaleMass';
@@ -116,6 +117,11 @@ export const WoolView = () => {
   const [simulated] = layout.laid;
   const { colours, woolId } = stage.piece;
   const piles = weigh ? pileList(weigh, { colours, woolId, stepG }) : [];
+  const wayOf = (layer: number) => fibreDirection(stage.piece.laying.fibres, layer);
+  const directionOnTable = (way: ReturnType<typeof wayOf>) =>
+    typeof way === 'number' ? tableAngle(form.alongOnTable, way) : way;
+  const shownWay = directionOnTable(wayOf(shown));
+  const hatchDeg = typeof shownWay === 'number' ? shownWay : 0;
   const colourOf = (layer: number): string => {
     const parts = partsOf(colours, layer, woolId);
     const most = parts.toSorted((a, b) => b.share - a.share)[0];
@@ -129,7 +135,7 @@ export const WoolView = () => {
       hand: { ...hand, grams: (hand.grams * layers) / n },
       layers: Array.from({ length: n }, (_, i) => ({
         grams: grams / n,
-        directionDeg: tableAngle(form.alongOnTable, layerDirection(i)),
+        directionDeg: directionOnTable(wayOf(i)),
       })),
     };
   });
@@ -155,8 +161,8 @@ export const WoolView = () => {
               ) : (
                 <LayerPattern
                   colour={colourOf(shown)}
-                  deg={tableAngle(form.alongOnTable, layerDirection(shown))}
-                  fibres={!form.solid}
+                  deg={hatchDeg}
+                  fibres={!form.solid && typeof wayOf(shown) === 'number'}
                 />
               )
             }
@@ -181,7 +187,8 @@ export const WoolView = () => {
               </>
             ) : (
               <>
-                <LayerChoice layers={layers} shown={shown} onShow={setChosen} />
+                <LayerChoice layers={layers} shown={shown} way={wayOf(shown)} onShow={setChosen} />
+                <LayUp stage={stage} faces={form.faces.length} layers={layers} />
                 <LayerColours stage={stage} layer={shown} />
                 {facesDiffer && (
                   <div className="mb-3">
@@ -210,6 +217,7 @@ export const WoolView = () => {
               <WallSection
                 face={weigh.faces[0]}
                 colourOf={colourOf}
+                wayOf={i => directionWords(wayOf(i))}
                 onResist={onResist}
                 mass={g => scaleMass(g, stepG, units)}
               />

@@ -1,0 +1,60 @@
+/** How many layers are laid before the piece is turned over: all of a face, two, or one. Schools differ. */
+export const LAY_ORDERS = ['all', 'two', 'one'] as const;
+export type LayOrder = (typeof LAY_ORDERS)[number];
+
+/** Which way fibres lie: each layer across the one before, all one way, from the middle outwards, or at random. */
+export const FIBRE_LAYS = ['crossed', 'single', 'radial', 'random'] as const;
+export type FibreLay = (typeof FIBRE_LAYS)[number];
+
+/** One step of laying, in the order they are done. */
+export interface LayStep {
+  /** Stands in the log; the same plan gives the same ids. */
+  readonly id: string;
+  readonly act: 'lay' | 'wet' | 'cover' | 'flip' | 'fold';
+  /** Face, from 1. */
+  readonly face: number;
+  /** Layer, from 1; only of what is laid. */
+  readonly layer?: number;
+}
+
+const AT_ONCE: Readonly<Record<LayOrder, number>> = { all: Number.POSITIVE_INFINITY, two: 2, one: 1 };
+
+/**
+ * The steps of laying a piece. Over a resist, layers go on a face, are wetted and covered, the piece is flipped, the spill of
+ * the face before is folded over, and the next layers go on; a sheet is laid, wetted and covered. Source: common practice.
+ * @param faces 1 for a sheet, 2 over a resist  @param layers of each face, whole, ≥ 1
+ * @example laySteps({ faces: 1, layers: 2, order: 'all' }).map(s => s.act) // lay, lay, wet, cover
+ */
+export const laySteps = (of: {
+  readonly faces: number;
+  readonly layers: number;
+  readonly order: LayOrder;
+}): readonly LayStep[] => {
+  const atOnce = Math.min(of.layers, AT_ONCE[of.order]);
+  const rounds = Math.ceil(of.layers / atOnce);
+  const steps: LayStep[] = [];
+  const put = (step: Omit<LayStep, 'id'>, round: number): void => {
+    const id = [step.act, step.face, step.layer ?? `r${round + 1}`].join('.');
+    steps.push({ id, ...step });
+  };
+  for (let round = 0; round < rounds; round += 1)
+    for (let face = 1; face <= of.faces; face += 1) {
+      const first = round * atOnce;
+      for (let layer = first + 1; layer <= Math.min(of.layers, first + atOnce); layer += 1)
+        put({ act: 'lay', face, layer }, round);
+      put({ act: 'wet', face }, round);
+      put({ act: 'cover', face }, round);
+      if (of.faces === 1) continue;
+      put({ act: 'flip', face }, round);
+      put({ act: 'fold', face }, round);
+    }
+  return steps;
+};
+
+/**
+ * Which way the fibres of a layer lie.
+ * @param index from 0, the layer laid first
+ * @returns degrees from along, or every way
+ */
+export const fibreDirection = (lay: FibreLay, index: number): 0 | 90 | 'radial' | 'random' =>
+  lay === 'crossed' ? (index % 2 === 0 ? 0 : 90) : lay === 'single' ? 0 : lay;

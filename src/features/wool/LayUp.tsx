@@ -1,0 +1,57 @@
+import { FIBRE_LAYS, LAY_ORDERS, laySteps } from '../../core/wool/layOrder';
+import type { PieceStage } from '../../session/pieceStage';
+import { Choice } from '../../ui/Choice';
+import { layWords } from '../../ui/layWords';
+
+const ORDER_WORDS = { all: 'all layers', two: 'two layers', one: 'one layer' } as const;
+const FIBRE_WORDS = {
+  crossed: 'crossed',
+  single: 'one way',
+  radial: 'outwards',
+  random: 'every way',
+} as const;
+
+/** How it is laid, by school, and the steps that follow: they are ticked off at the bench. */
+export const LayUp = (props: {
+  readonly stage: PieceStage;
+  readonly faces: number;
+  readonly layers: number;
+}) => {
+  const { stage, faces, layers } = props;
+  const { laying } = stage.piece;
+  const put = (more: Partial<typeof laying>): void =>
+    stage.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
+  const steps = laySteps({ faces, layers, order: laying.order });
+  return (
+    <div className="mb-4 flex flex-col gap-2">
+      {faces > 1 && (
+        <div>
+          <p className="text-[13px] text-chalk">Before each flip</p>
+          <Choice
+            label="Before each flip"
+            value={laying.order}
+            options={LAY_ORDERS.map(value => ({ value, text: ORDER_WORDS[value] }))}
+            onChoose={order => put({ order })}
+          />
+        </div>
+      )}
+      <div>
+        <p className="text-[13px] text-chalk">Fibres lie</p>
+        <Choice
+          label="Fibres lie"
+          value={laying.fibres}
+          options={FIBRE_LAYS.map(value => ({ value, text: FIBRE_WORDS[value] }))}
+          onChoose={fibres => put({ fibres })}
+        />
+      </div>
+      <details>
+        <summary className="cursor-pointer py-1">{steps.length} steps of laying, in order</summary>
+        <ol className="list-decimal pl-7 text-sm">
+          {steps.map(s => (
+            <li key={s.id}>{layWords(s, { faces, layers })}</li>
+          ))}
+        </ol>
+      </details>
+    </div>
+  );
+};
