@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { begin, expect, field, stage, test, type } from './jorrit';
 
@@ -125,4 +126,27 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   // Work on the felt puts it away.
   await page.getByRole('button', { name: /^Done Wet/ }).click();
   await expect(laying).toHaveCount(0);
+});
+
+test('labels of the piles go out as a PDF, one for each, with grams, face, wool and piece', async ({
+  page,
+}) => {
+  await page.goto('/pieces/sample-kelp-cosy/wool');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Labels to print' }).click(),
+  ]);
+  const words = execFileSync('pdftotext', ['-layout', await download.path(), '-'], { encoding: 'utf8' });
+  expect(words.match(/face [12], layer [1-4]/g)).toHaveLength(8);
+  expect(words.match(/Kelp, carded batt/g)).toHaveLength(8);
+  expect(words.match(/\d+ g/g)).toHaveLength(8);
+  expect(execFileSync('pdfinfo', [await download.path()], { encoding: 'utf8' })).toMatch(/Pages:\s+1\b/);
+});
+
+test('without a scale a pile is a length of rope, once a metre of it was weighed', async ({ page }) => {
+  await page.goto('/shelf/wool-kelp');
+  await type(page, 'A metre of its rope', '20');
+  await page.goto('/pieces/sample-fern-mat/wool');
+  // 10 g of 20 g a metre.
+  await expect(page.getByText('Without a scale: 50.0 cm of its rope.')).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { jsPDF } from 'jspdf';
+import type { jsPDF } from 'jspdf';
 import { LINE_LOOK } from '../drawing/lineLook';
 import { drawPoints } from '../drawing/pathSink';
 import {
@@ -11,10 +11,9 @@ import {
   type SheetPlan,
 } from '../drawing/sheets';
 import type { Template } from '../drawing/template';
+import { pdfDocument, POINTS_PER_MM } from './pdfDocument';
 
 const CHECK_MM = 100;
-const FONT = 'Atkinson';
-const POINTS_PER_MM = 72 / 25.4;
 
 interface Page {
   readonly doc: jsPDF;
@@ -119,11 +118,7 @@ export const templatePdf = (
   const plan = planSheets(template.box, options.paper, options.orientation);
   const format: [number, number] = [plan.pageMm.width, plan.pageMm.height];
   const orientation = plan.landscape ? 'landscape' : 'portrait';
-  const doc = new jsPDF({ unit: 'mm', format, orientation, compress: true });
-  doc.addFileToVFS(`${FONT}.ttf`, options.fontBase64);
-  doc.addFont(`${FONT}.ttf`, FONT, 'normal');
-  doc.setFont(FONT, 'normal');
-  doc.setProperties({ title: template.title });
+  const doc = pdfDocument({ format, orientation, fontBase64: options.fontBase64, title: template.title });
   doc.viewerPreferences({ PrintScaling: 'None' });
   plan.sheets.forEach((sheet, i) => {
     if (i > 0) doc.addPage(format, orientation);

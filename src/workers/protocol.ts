@@ -6,6 +6,7 @@ import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
 import type { Orientation, PaperName } from '../drawing/sheets';
+import type { Label } from '../files/labelsPdf';
 import type { SvgOutlines } from '../files/svgOutlines';
 import type { Template } from '../drawing/template';
 
@@ -35,6 +36,10 @@ export interface Jobs {
       readonly runs: number;
     };
     readonly answer: { readonly field: Field; readonly evenness: Evenness };
+  };
+  readonly labelsPdf: {
+    readonly ask: { readonly labels: readonly Label[]; readonly title: string };
+    readonly answer: ArrayBuffer;
   };
   readonly blends: {
     readonly ask: { readonly wanted: string; readonly shelf: readonly Fibre[] };

@@ -2,6 +2,7 @@ import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/At
 import { recipesFor } from '../core/colour/blend';
 import { simulateLayout } from '../core/evenness/simulateLayout';
 import { issue } from '../core/issues';
+import { labelsPdf } from '../files/labelsPdf';
 import { readSvgOutlines } from '../files/svgOutlines';
 import { templatePdf } from '../files/templatePdf';
 import type { Answer, Ask } from './protocol';
@@ -24,6 +25,10 @@ const work = async (asked: Ask): Promise<void> => {
   if (asked.job === 'svgOutlines') return say({ id, type: 'done', answer: readSvgOutlines(asked.ask.text) });
   if (asked.job === 'blends')
     return say({ id, type: 'done', answer: recipesFor(asked.ask.wanted, asked.ask.shelf) });
+  if (asked.job === 'labelsPdf') {
+    const labels = labelsPdf(asked.ask.labels, asked.ask.title, await font());
+    return say({ id, type: 'done', answer: labels }, [labels]);
+  }
   if (asked.job === 'evenness') {
     const onRun = (done: number): void => say({ id, type: 'progress', done, of: asked.ask.runs });
     return say({ id, type: 'done', answer: simulateLayout(asked.ask, onRun) });

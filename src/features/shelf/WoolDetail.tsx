@@ -70,6 +70,14 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
         onValue={per100g => put({ per100g }, 'price')}
         onEmpty={() => put({ per100g: null }, 'price')}
       />
+      <NumberField
+        label="A metre of its rope"
+        shown={wool.ropeGPerM === null ? '' : String(wool.ropeGPerM)}
+        unit="g"
+        read={text => plain(text, 1000)}
+        onValue={ropeGPerM => put({ ropeGPerM }, 'rope')}
+        onEmpty={() => put({ ropeGPerM: null }, 'rope')}
+      />
       <TextField
         className="col-span-full"
         label="Notes"

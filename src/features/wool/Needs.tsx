@@ -47,7 +47,8 @@ export const Needs = (props: {
     return { ...need, wool, open, has, short: has === null || has >= open ? 0 : open - has };
   });
   const short = rows.filter(r => r.short > 0.05);
-  if (rows.length < 2 && short.length === 0) return null;
+  const cost = rows.reduce((sum, r) => sum + ((r.wool?.per100g ?? 0) * r.grams) / 100, 0);
+  if (rows.length < 2 && short.length === 0 && cost === 0) return null;
   return (
     <section aria-label="Enough?" className="mb-3">
       <ul>
@@ -62,6 +63,12 @@ export const Needs = (props: {
           </li>
         ))}
       </ul>
+      {cost > 0 && (
+        <p className="pt-1 text-right text-[13px] text-chalk">
+          costs {cost.toFixed(2)}
+          {rows.some(r => r.wool && r.wool.per100g === null) && ', without what has no price'}
+        </p>
+      )}
       {short.map(row => (
         <div key={row.woolId ?? ''} role="alert" className="mt-2 border-l-4 border-wanted pl-3">
           <p className="flex items-start gap-1">

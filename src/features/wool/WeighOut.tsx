@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
+import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import type { ScalePile } from '../../core/wool/pileList';
 import { allowedG, type PileState, weighState } from '../../core/wool/weighState';
 import type { Wool } from '../../records/wool';
@@ -13,6 +13,7 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { UNDYED } from '../../ui/undyed';
 import { scaleMass } from './scaleMass';
+import { useLabels } from './useLabels';
 
 const pileWords = (pile: ScalePile, pieces: number): string =>
   [pieces > 1 ? `piece ${pile.piece}` : null, pile.face, pile.layer === null ? null : `layer ${pile.layer}`]
@@ -92,6 +93,11 @@ const Now = (props: {
           {net === null ? '' : `${mass(net)}, ${offWords(net, pile.wanted, { mass, stepG })}`}
         </span>
       </p>
+      {wool?.ropeGPerM && (
+        <p className="text-lg">
+          Without a scale: {showQuantity((pile.wanted / wool.ropeGPerM) * 1000, 'length', units)} of its rope.
+        </p>
+      )}
       <div className="mt-3 flex flex-wrap items-end gap-4">
         <NumberField
           className="w-32"
@@ -129,6 +135,7 @@ export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: re
   const { units } = stage.settings;
   const stepG = stage.piece.plan.scaleStepG;
   const wools = useWools();
+  const saveLabels = useLabels();
   const bench = useBench(stage.piece.id, stage.entries);
   const state = weighState(
     piles,
@@ -141,6 +148,15 @@ export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: re
   const mass = (g: number): string => scaleMass(g, stepG, units);
   const wool = (id: string | null): Wool | null => wools.find(w => w.id === id) ?? null;
   const takeBack = stage.weighings.at(-1);
+  const labels = (): void =>
+    saveLabels(
+      state.piles.map(p => ({
+        grams: mass(p.weighed ?? p.wanted),
+        lines: [pileWords(p, pieces), wool(p.woolId)?.name ?? 'wool not chosen yet', stage.piece.name],
+        colour: wool(p.woolId)?.colour ?? UNDYED,
+      })),
+      stage.piece.name,
+    );
   return (
     <section aria-labelledby="weigh-out" className="mt-5">
       <h2 id="weigh-out" className="text-lg font-semibold">
@@ -176,11 +192,12 @@ export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: re
           wants equal grams.
         </p>
       ))}
-      {takeBack && (
-        <Button className="mt-2" onClick={() => void bench.takeBack(takeBack.id)}>
-          Take the last weighing back
-        </Button>
-      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button onClick={labels}>Labels to print</Button>
+        {takeBack && (
+          <Button onClick={() => void bench.takeBack(takeBack.id)}>Take the last weighing back</Button>
+        )}
+      </div>
       <ol className="mt-2 columns-2 gap-6">
         {state.piles.map(p => (
           <li key={p.id} className="flex items-center gap-2 border-b border-rim">

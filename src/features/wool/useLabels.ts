@@ -1,0 +1,20 @@
+import { issueText } from '../../core/issues';
+import { download, fileName } from '../../files/download';
+import type { Label } from '../../files/labelsPdf';
+import { useNotify } from '../../session/notices';
+import { background } from '../../workers/background';
+
+/** Saves labels for piles as a PDF, made off the main thread. */
+export const useLabels = (): ((labels: readonly Label[], title: string) => void) => {
+  const { tell, failed } = useNotify();
+  return (labels, title) => {
+    background
+      .run('labelsPdf', { labels, title })
+      .then(made =>
+        made.ok
+          ? download(fileName(`${title} labels`, 'pdf'), 'application/pdf', made.value)
+          : tell({ text: made.issues.map(issueText).join(' ') }),
+      )
+      .catch(failed);
+  };
+};
