@@ -150,3 +150,24 @@ test('without a scale a pile is a length of rope, once a metre of it was weighed
   // 10 g of 20 g a metre.
   await expect(page.getByText('Without a scale: 50.0 cm of its rope.')).toBeVisible();
 });
+
+test('kits for a class are packed by the head, with spares, and an adult where children could be hurt', async ({
+  page,
+}) => {
+  await page.goto('/pieces/sample-press-cosy/wool');
+  await page.getByRole('button', { name: 'Kits for a class' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Kits for a class' });
+  await dialog.getByRole('textbox', { name: 'Heads' }).fill('12');
+  await expect(dialog).toContainText('14 kits, 2 of them spare');
+  await expect(dialog).toContainText('14 × resist, cut out');
+  await expect(dialog).not.toContainText('40 °C');
+  await dialog.getByRole('radio', { name: 'children' }).click();
+  await expect(dialog).toContainText('Water of about 40 °C only; an adult pours it.');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    dialog.getByRole('button', { name: 'Save the list as PDF' }).click(),
+  ]);
+  const words = execFileSync('pdftotext', ['-layout', await download.path(), '-'], { encoding: 'utf8' });
+  expect(words).toContain('14 kits, 2 of them spare');
+  expect(words).toContain('12 × towel');
+});

@@ -6,6 +6,7 @@ import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
 import type { Orientation, PaperName } from '../drawing/sheets';
+import type { ListSection } from '../files/listPdf';
 import type { Label } from '../files/labelsPdf';
 import type { SvgOutlines } from '../files/svgOutlines';
 import type { Template } from '../drawing/template';
@@ -36,6 +37,10 @@ export interface Jobs {
       readonly runs: number;
     };
     readonly answer: { readonly field: Field; readonly evenness: Evenness };
+  };
+  readonly listPdf: {
+    readonly ask: { readonly title: string; readonly sections: readonly ListSection[] };
+    readonly answer: ArrayBuffer;
   };
   readonly labelsPdf: {
     readonly ask: { readonly labels: readonly Label[]; readonly title: string };

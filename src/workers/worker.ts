@@ -3,6 +3,7 @@ import { recipesFor } from '../core/colour/blend';
 import { simulateLayout } from '../core/evenness/simulateLayout';
 import { issue } from '../core/issues';
 import { labelsPdf } from '../files/labelsPdf';
+import { listPdf } from '../files/listPdf';
 import { readSvgOutlines } from '../files/svgOutlines';
 import { templatePdf } from '../files/templatePdf';
 import type { Answer, Ask } from './protocol';
@@ -25,6 +26,10 @@ const work = async (asked: Ask): Promise<void> => {
   if (asked.job === 'svgOutlines') return say({ id, type: 'done', answer: readSvgOutlines(asked.ask.text) });
   if (asked.job === 'blends')
     return say({ id, type: 'done', answer: recipesFor(asked.ask.wanted, asked.ask.shelf) });
+  if (asked.job === 'listPdf') {
+    const list = listPdf(asked.ask.title, asked.ask.sections, await font());
+    return say({ id, type: 'done', answer: list }, [list]);
+  }
   if (asked.job === 'labelsPdf') {
     const labels = labelsPdf(asked.ask.labels, asked.ask.title, await font());
     return say({ id, type: 'done', answer: labels }, [labels]);

@@ -12,6 +12,7 @@ import { useWools } from '../../session/useRecords';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { StageLayout } from '../../ui/StageLayout';
 import { UNDYED } from '../../ui/undyed';
@@ -20,6 +21,7 @@ import { Table } from '../../ui/table/Table';
 import { Batch } from './Batch';
 import { EvennessMap } from './EvennessMap';
 import { EvennessPanel, handOf } from './EvennessPanel';
+import { KitDialog } from './KitDialog';
 import { LayerColours } from './LayerColours';
 import { directionWords, layerFill, LayerChoice, LayerPattern } from './Layers';
 import { LayUp } from './LayUp';
@@ -104,6 +106,7 @@ export const WoolView = () => {
     [plan, fold, face],
   );
   const [chosen, setChosen] = useState(0);
+  const [kits, setKits] = useState(false);
   const rings = useMemo(() => ringsOf(scene), [scene]);
   const plannedGsm = (plan.ok && plan.value.values.arealLaid) || 0;
   const layout = useEvenness({ rings, plannedGsm });
@@ -223,6 +226,19 @@ export const WoolView = () => {
               />
             )}
             <WeighOut stage={stage} piles={piles} />
+            <Button className="mt-3" onClick={() => setKits(true)}>
+              Kits for a class
+            </Button>
+            {kits && (
+              <KitDialog
+                stage={stage}
+                weigh={weigh}
+                faces={form.faces.length}
+                onResist={onResist}
+                open={kits}
+                onOpenChange={setKits}
+              />
+            )}
             <Weighing stage={stage} weigh={weigh} />
             {!form.solid && ways[0] && ways[1] && (
               <EvennessPanel

@@ -1,0 +1,126 @@
+import { useState } from 'react';
+import { kitOf } from '../../core/batch/kitOf';
+import { issueText } from '../../core/issues';
+import { laySteps } from '../../core/wool/layOrder';
+import type { WeighPlan } from '../../core/wool/weigh';
+import { download, fileName } from '../../files/download';
+import type { ListSection } from '../../files/listPdf';
+import { useNotify } from '../../session/notices';
+import type { PieceStage } from '../../session/pieceStage';
+import { useWools } from '../../session/useRecords';
+import { background } from '../../workers/background';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Dialog } from '../../ui/Dialog';
+import { layWords } from '../../ui/layWords';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { scaleMass } from './scaleMass';
+
+const FEWEST = { heads: 1, spares: 0 } as const;
+const MOST_HEADS = 500;
+
+/** Kits for a class: a kit a head with spares, what to pack, the steps, and what only an adult does. */
+export const KitDialog = (props: {
+  readonly stage: PieceStage;
+  readonly weigh: WeighPlan;
+  readonly faces: number;
+  readonly onResist: boolean;
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+}) => {
+  const { stage, weigh, faces, onResist } = props;
+  const { units } = stage.settings;
+  const { colours, woolId, laying } = stage.piece;
+  const { scaleStepG: stepG } = stage.piece.plan;
+  const [heads, setHeads] = useState(8);
+  const [spares, setSpares] = useState<number | null>(null);
+  const [children, setChildren] = useState(false);
+  const wools = useWools();
+  const { tell, failed } = useNotify();
+  const kit = kitOf(weigh, {
+    heads,
+    ...(spares === null ? {} : { spares }),
+    children,
+    onResist,
+    colours,
+    woolId,
+    stepG,
+  });
+  const mass = (g: number): string => scaleMass(g, stepG, units);
+  const name = (id: string | null): string => wools.find(w => w.id === id)?.name ?? 'wool not chosen yet';
+  const layers = weigh.faces[0]?.layers.length ?? 1;
+  const sections: readonly ListSection[] = [
+    {
+      heading: `${kit.kits} kits, ${kit.spares} of them spare`,
+      lines: kit.wools.map(w => `${mass(w.each)} ${name(w.woolId)} in each, ${mass(w.all)} in all`),
+    },
+    { heading: 'To pack', lines: kit.packed.map(p => `${p.count} × ${p.name}`) },
+    {
+      heading: 'Steps',
+      lines: laySteps({ faces, layers, order: laying.order }).map(s => layWords(s, { faces, layers })),
+    },
+    ...(kit.adultOnly.length > 0 ? [{ heading: 'With children', lines: kit.adultOnly }] : []),
+  ];
+  const save = (): void => {
+    const title = `Kits: ${stage.piece.name}`;
+    background
+      .run('listPdf', { title, sections })
+      .then(made =>
+        made.ok
+          ? download(fileName(title, 'pdf'), 'application/pdf', made.value)
+          : tell({ text: made.issues.map(issueText).join(' ') }),
+      )
+      .catch(failed);
+  };
+  return (
+    <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Kits for a class">
+      <div className="flex flex-col gap-4">
+        <div className="flex flex-wrap items-end gap-5">
+          <NumberField
+            className="w-20"
+            label="Heads"
+            shown={String(heads)}
+            read={reader('count', units, { min: FEWEST.heads, max: MOST_HEADS })}
+            onValue={v => setHeads(Math.round(v))}
+          />
+          <NumberField
+            className="w-20"
+            label="Spare kits"
+            guess={spares === null}
+            shown={String(kit.spares)}
+            read={reader('count', units, { min: FEWEST.spares, max: MOST_HEADS })}
+            onValue={v => setSpares(Math.round(v))}
+            onEmpty={() => setSpares(null)}
+          />
+          <Choice
+            label="Who comes"
+            value={children ? 'children' : 'adults'}
+            options={[
+              { value: 'adults', text: 'adults' },
+              { value: 'children', text: 'children' },
+            ]}
+            onChoose={v => setChildren(v === 'children')}
+          />
+        </div>
+        {sections.map(section => (
+          <section key={section.heading}>
+            <h3 className="font-semibold">{section.heading}</h3>
+            <ul className="list-disc pl-6">
+              {section.lines.map((line, i) => (
+                <li key={i}>{line}</li>
+              ))}
+            </ul>
+          </section>
+        ))}
+        <p className="text-[13px] text-chalk">
+          Spares, bowls and soap are common practice. Follow the rules of the place, and what the makers of
+          soap and wool say.
+        </p>
+        <Button look="main" onClick={save}>
+          Save the list as PDF
+        </Button>
+      </div>
+    </Dialog>
+  );
+};
