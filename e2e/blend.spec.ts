@@ -5,7 +5,7 @@ test('grams of the wools on the shelf are found for a wanted colour, and sum to 
 }) => {
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Blend a colour' }).click();
-  await page.getByLabel('Colour').fill('#8a8f6c');
+  await page.getByLabel('Colour', { exact: true }).fill('#8a8f6c');
   await type(page, 'In all', '40');
   await page.getByRole('button', { name: 'Find blends' }).click();
   const recipes = page.getByRole('list', { name: 'Blends, the nearest first' }).locator('> li');

@@ -87,6 +87,7 @@ test('two thousand wools scroll and are found without a hitch', async ({ page },
   await page.getByLabel('Read a CSV in').setInputFiles(path);
   await expect(page.getByText('Read in: 2000 new')).toBeVisible({ timeout: 60_000 });
   const list = page.getByTestId('shelf-list');
+  await expect(list.getByRole('listitem').first()).toHaveAttribute('aria-setsize', '2007');
   await list.evaluate(e => e.scrollTo(0, e.scrollHeight));
   await expect(page.getByRole('link', { name: /^Skein 999/ })).toBeVisible();
   const drawn = await list.getByRole('listitem').count();

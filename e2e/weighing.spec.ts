@@ -171,3 +171,27 @@ test('kits for a class are packed by the head, with spares, and an adult where c
   expect(words).toContain('14 kits, 2 of them spare');
   expect(words).toContain('12 × towel');
 });
+
+test('silk is veiled, a motif that lies face down is mirrored, a stem is made first', async ({ page }) => {
+  await page.goto('/pieces/sample-gale-mittens/wool');
+  const add = page.getByRole('button', { name: 'Add a motif, silk or stem' });
+  await add.click();
+  await field(page, 'Decoration 1').fill('the white gull');
+  await page.getByLabel('When decoration 1 is laid').selectOption('first');
+  await add.click();
+  await field(page, 'Decoration 2').fill('moth-wing silk');
+  await page.getByLabel('Kind of decoration 2').selectOption('silk');
+  await page.getByLabel('Face of decoration 2').selectOption('2');
+  await add.click();
+  await field(page, 'Decoration 3').fill('the cord');
+  await page.getByLabel('Kind of decoration 3').selectOption('stem');
+  await page.getByText('18 steps of laying, in order').click();
+  const steps = page.locator('details ol li');
+  await expect(steps.nth(0)).toHaveText('Make the cord first, felted but for a dry fan at its root');
+  await expect(steps.nth(1)).toHaveText('Lay the white gull, face 1, mirrored: it lies face down');
+  await expect(steps.filter({ hasText: 'moth-wing silk' })).toHaveText(
+    'Lay moth-wing silk, face 2, and a thin net of wool over it',
+  );
+  await page.reload();
+  await expect(field(page, 'Decoration 3')).toHaveValue('the cord');
+});

@@ -47,20 +47,30 @@ const VIEWS = [
       await page.waitForURL(/plan$/);
     },
   },
-  {
-    name: 'another-size',
-    path: '/pieces/sample-lattice-panel/plan',
-    size: LAPTOP,
-    act: async page => {
-      await page.getByRole('button', { name: 'Another size' }).click();
-      await page.getByRole('textbox', { name: 'As large as' }).fill('50');
-      await page.getByRole('radio', { name: 'area' }).click();
-    },
-  },
   { name: 'plan-phone', path: '/pieces/sample-press-cosy/plan', size: PHONE },
   { name: 'wool', path: '/pieces/sample-kelp-cosy/wool', size: LAPTOP },
   { name: 'template', path: '/pieces/sample-boot-liner/template', size: LAPTOP },
-  { name: 'template-grid', path: '/pieces/sample-lattice-panel/template', size: LAPTOP },
+  {
+    name: 'evenness',
+    path: '/pieces/sample-kelp-cosy/wool',
+    size: LAPTOP,
+    act: async page => {
+      await page.getByRole('button', { name: /^Compare with/ }).click();
+      await page.getByText('more along the outer').waitFor();
+      await page.locator('[aria-labelledby=evenness]').evaluate(e => e.scrollIntoView());
+    },
+  },
+  {
+    name: 'blend',
+    path: '/blend',
+    size: LAPTOP,
+    act: async page => {
+      await page.getByRole('button', { name: 'Find blends' }).click();
+      await page.getByRole('list', { name: 'Blends, the nearest first' }).waitFor();
+      for (const wool of ['Kelp, carded batt', 'Oat, undyed batt'])
+        await page.getByLabel('Put a wool in').selectOption({ label: wool });
+    },
+  },
   { name: 'wool-batch', path: '/pieces/sample-drum-balls/wool', size: LAPTOP },
   { name: 'bench', path: '/pieces/sample-kelp-cosy/bench', size: TABLET },
   { name: 'bench-lopsided', path: '/pieces/sample-square-pad/bench', size: LAPTOP },
@@ -73,7 +83,7 @@ const VIEWS = [
     },
   },
   { name: 'finish-dark', path: '/pieces/sample-ferry-pad/finish', size: LAPTOP, dark: true },
-  { name: 'shelf', path: '/shelf', size: LAPTOP },
+  { name: 'shelf', path: '/shelf/wool-brick', size: LAPTOP },
   { name: 'file', path: '/file', size: LAPTOP },
 ];
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CHAIN } from '../core/chain/quantities';
 import { MOST_DRAWN_POINTS } from '../core/tolerances';
 import type { DrawnOutline } from '../core/outline/drawn';
-import { FIBRE_LAYS, LAY_ORDERS } from '../core/wool/layOrder';
+import { DECORATION_KINDS, FIBRE_LAYS, LAY_ORDERS } from '../core/wool/layOrder';
 import type { PlanInput } from '../core/plan/planInput';
 import { Id, IsoTime, kept, NotNegative, Positive, Reading } from './common';
 import { isObject, type Migration, type RecordSpec } from './migrate';
@@ -59,7 +59,21 @@ const PieceSchema = z.object({
   shrinkageFrom: z.enum(['practice', 'wool', 'felter']),
   plan: PlanSchema,
   /** How it is laid: layers before a flip, and which way fibres lie. */
-  laying: z.object({ order: z.enum(LAY_ORDERS), fibres: z.enum(FIBRE_LAYS) }),
+  laying: z.object({
+    order: z.enum(LAY_ORDERS),
+    fibres: z.enum(FIBRE_LAYS),
+    decorations: z
+      .array(
+        z.object({
+          id: Id,
+          kind: z.enum(DECORATION_KINDS),
+          name: z.string().max(200),
+          face: z.number().int().min(1).max(20),
+          first: z.boolean(),
+        }),
+      )
+      .max(60),
+  }),
   /** Wools of each layer, the one laid first at 0; a layer that is not named is of the piece's own wool. */
   colours: z.array(z.array(z.object({ woolId: Id.nullable(), share: Share100 })).max(6)).max(50),
   result: z.object({
@@ -112,7 +126,11 @@ const addPiecesOutlineAndEase = (old: Record<string, unknown>): Record<string, u
 };
 
 /** All layers of a face, each across the one before: common practice, and what every piece was before it could be said. */
-const USUAL_LAYING = { order: 'all', fibres: 'crossed' } as const;
+const USUAL_LAYING: z.infer<typeof PieceSchema>['laying'] = {
+  order: 'all',
+  fibres: 'crossed',
+  decorations: [],
+};
 
 export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddPiecesOutlineAndEase', up: addPiecesOutlineAndEase },

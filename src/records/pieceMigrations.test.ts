@@ -58,7 +58,7 @@ describe('a piece from version 1', () => {
     const { piece, plan } = loaded(old('bottle-sleeve', SLEEVE));
     expect(piece.version).toBe(3);
     expect(piece.colours).toEqual([]);
-    expect(piece.laying).toEqual({ order: 'all', fibres: 'crossed' });
+    expect(piece.laying).toEqual({ order: 'all', fibres: 'crossed', decorations: [] });
     expect(piece.plan).toMatchObject({
       pieces: 1,
       form: { outline: null, measuredOn: 'inside', measures: { ...SLEEVE, ease: 0 } },

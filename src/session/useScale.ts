@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { seeded } from '../core/evenness/random';
-import { isStill, scaleLine } from '../core/wool/scaleLine';
+import { isStill, scaleLine, type ScaleUnit } from '../core/wool/scaleLine';
 import { type SimulatedScale, simulatedScale } from '../core/wool/simulatedScale';
 import { serialScale } from './serialScale';
 
@@ -14,11 +14,18 @@ export interface Scale {
   readonly isStill: boolean;
   /** What went wrong, in words; null when nothing did. */
   readonly trouble: string | null;
-  readonly connect: (baudRate: number) => void;
+  /** Asks for a port and listens; the speed as the scale's booklet says, and what a line without a unit means. */
+  readonly connect: (settings: ScaleSettings) => void;
   readonly simulate: () => void;
   readonly letGo: () => void;
   /** Of the simulated scale: puts grams on, or takes them off. */
   readonly add: (grams: number) => void;
+}
+
+/** How the lines of a scale are to be read. */
+export interface ScaleSettings {
+  readonly baudRate: number;
+  readonly unit: ScaleUnit;
 }
 
 const TICK_MS = 150;
@@ -35,8 +42,8 @@ export const useScale = (stepG: number): Scale => {
   const simulated = useRef<SimulatedScale | null>(null);
   const release = useRef<() => void>(() => undefined);
   const garbage = useRef(0);
-  const hear = (line: string): void => {
-    const grams = scaleLine(line);
+  const hear = (line: string, unit: ScaleUnit = 'g'): void => {
+    const grams = scaleLine(line, unit);
     garbage.current = grams === null ? garbage.current + 1 : 0;
     if (garbage.current === GARBAGE)
       setTrouble(`The scale says “${line.slice(0, 24)}”, which holds no figure. Check its speed and units.`);
@@ -66,11 +73,11 @@ export const useScale = (stepG: number): Scale => {
       release.current = () => clearInterval(timer);
       setSource('simulated');
     },
-    connect: baudRate => {
+    connect: ({ baudRate, unit }) => {
       letGo();
       serialScale({
         baudRate,
-        onLine: hear,
+        onLine: line => hear(line, unit),
         onGone: () => {
           letGo();
           setTrouble(UNPLUGGED);

@@ -1,9 +1,21 @@
-import type { LayStep } from '../core/wool/layOrder';
+import type { Decoration, LayStep } from '../core/wool/layOrder';
+
+const decorationWords = ({ kind, name, first }: Decoration, face: string): string => {
+  if (kind === 'stem') return `Spread the dry fan of ${name} into the wool${face}; rub its joint longest`;
+  const how = first ? ', mirrored: it lies face down' : '';
+  return kind === 'silk'
+    ? `Lay ${name}${face}${how}, and a thin net of wool over it`
+    : `Lay ${name}${face}${how}`;
+};
 
 /** A step of laying in words, as it is ticked off. */
 export const layWords = (step: LayStep, of: { readonly faces: number; readonly layers: number }): string => {
   const face = of.faces > 1 ? `, face ${step.face}` : '';
   switch (step.act) {
+    case 'make':
+      return `Make ${step.what?.name ?? ''} first, felted but for a dry fan at its root`;
+    case 'decorate':
+      return step.what ? decorationWords(step.what, face) : '';
     case 'lay':
       return `Lay layer ${step.layer} of ${of.layers}${face}`;
     case 'wet':

@@ -6,15 +6,30 @@ export type LayOrder = (typeof LAY_ORDERS)[number];
 export const FIBRE_LAYS = ['crossed', 'single', 'radial', 'random'] as const;
 export type FibreLay = (typeof FIBRE_LAYS)[number];
 
+/** What is laid with the wool: a motif of yarn, locks or prefelt; a fibre that does not felt; a stem or cord made before. */
+export const DECORATION_KINDS = ['motif', 'silk', 'stem'] as const;
+
+export interface Decoration {
+  readonly id: string;
+  readonly kind: (typeof DECORATION_KINDS)[number];
+  readonly name: string;
+  /** Face it lies on, from 1. */
+  readonly face: number;
+  /** True where it is laid before the first layer and so lies face down: then it is mirrored. */
+  readonly first: boolean;
+}
+
 /** One step of laying, in the order they are done. */
 export interface LayStep {
   /** Stands in the log; the same plan gives the same ids. */
   readonly id: string;
-  readonly act: 'lay' | 'wet' | 'cover' | 'flip' | 'fold';
+  readonly act: 'make' | 'lay' | 'decorate' | 'wet' | 'cover' | 'flip' | 'fold';
   /** Face, from 1. */
   readonly face: number;
   /** Layer, from 1; only of what is laid. */
   readonly layer?: number;
+  /** What is made or laid beside the layers. */
+  readonly what?: Decoration;
 }
 
 const AT_ONCE: Readonly<Record<LayOrder, number>> = { all: Number.POSITIVE_INFINITY, two: 2, one: 1 };
@@ -29,19 +44,29 @@ export const laySteps = (of: {
   readonly faces: number;
   readonly layers: number;
   readonly order: LayOrder;
+  readonly decorations?: readonly Decoration[];
 }): readonly LayStep[] => {
   const atOnce = Math.min(of.layers, AT_ONCE[of.order]);
   const rounds = Math.ceil(of.layers / atOnce);
   const steps: LayStep[] = [];
   const put = (step: Omit<LayStep, 'id'>, round: number): void => {
-    const id = [step.act, step.face, step.layer ?? `r${round + 1}`].join('.');
+    const id = [step.act, step.face, step.what?.id ?? step.layer ?? `r${round + 1}`].join('.');
     steps.push({ id, ...step });
   };
+  const decorations = of.decorations ?? [];
+  const decorate = (face: number, first: boolean, round: number): void => {
+    for (const what of decorations)
+      if (what.face === face && what.first === first) put({ act: 'decorate', face, what }, round);
+  };
+  // A stem is made before all else: its root must be there to be spread into the layers.
+  for (const what of decorations) if (what.kind === 'stem') put({ act: 'make', face: what.face, what }, 0);
   for (let round = 0; round < rounds; round += 1)
     for (let face = 1; face <= of.faces; face += 1) {
       const first = round * atOnce;
+      if (round === 0) decorate(face, true, round);
       for (let layer = first + 1; layer <= Math.min(of.layers, first + atOnce); layer += 1)
         put({ act: 'lay', face, layer }, round);
+      if (round === rounds - 1) decorate(face, false, round);
       put({ act: 'wet', face }, round);
       put({ act: 'cover', face }, round);
       if (of.faces === 1) continue;

@@ -25,6 +25,32 @@ describe('layers', () => {
     expect(acts('one').match(/w/g)).toHaveLength(6);
   });
 
+  it('a stem is made first, what lies face down is laid before the wool, and the rest on the last layer', () => {
+    const decoration = (id: string, kind: 'motif' | 'silk' | 'stem', first: boolean, face = 1) => ({
+      id,
+      kind,
+      name: id,
+      face,
+      first,
+    });
+    const steps = laySteps({
+      faces: 2,
+      layers: 2,
+      order: 'one',
+      decorations: [
+        decoration('moon', 'motif', true),
+        decoration('silk', 'silk', false, 2),
+        decoration('stalk', 'stem', false),
+      ],
+    });
+    const at = (id: string): number => steps.findIndex(s => s.id === id);
+    expect(steps[0]).toMatchObject({ act: 'make', what: { id: 'stalk' } });
+    expect(at('decorate.1.moon')).toBeLessThan(at('lay.1.1'));
+    expect(at('decorate.1.stalk')).toBe(at('lay.1.2') + 1);
+    expect(at('decorate.2.silk')).toBe(at('lay.2.2') + 1);
+    expect(new Set(steps.map(s => s.id)).size).toBe(steps.length);
+  });
+
   it('a sheet is laid, wetted and covered; every layer of every face is laid once, and no step is named twice', () => {
     expect(laySteps({ faces: 1, layers: 2, order: 'all' }).map(s => s.act)).toEqual([
       'lay',

@@ -11,7 +11,7 @@ export const LayStrip = ({ stage, plan }: { readonly stage: PieceStage; readonly
   const faces = plan.form.faces.length;
   const layers = plan.weigh?.faces[0]?.layers.length ?? 1;
   if (plan.form.solid || stage.entries.length > 0) return null;
-  const steps = laySteps({ faces, layers, order: stage.piece.laying.order });
+  const steps = laySteps({ faces, layers, ...stage.piece.laying });
   const ticked = new Set(stage.layings.map(e => e.act.step));
   const next = steps.find(s => !ticked.has(s.id));
   const last = stage.layings.at(-1);

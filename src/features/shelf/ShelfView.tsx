@@ -82,43 +82,44 @@ export const ShelfView = () => {
     );
   return (
     <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">
-      <section
-        aria-label="On the shelf"
-        hidden={!roomy && asked !== undefined}
-        className="flex min-h-0 flex-1 flex-col px-4 py-3 lg:w-[27rem] lg:flex-none lg:border-r-2 lg:border-ink [&[hidden]]:hidden"
-      >
-        <div className="flex items-center gap-3">
-          <h1 className="flex-1 text-3xl font-semibold">Shelf</h1>
-          <Button look="main" onClick={add}>
-            Add a wool
-          </Button>
-        </div>
-        <div className="my-2 flex flex-wrap items-end gap-3">
-          <TextField className="w-32" label="Find" value={find} onText={setFind} />
-          <Pick label="Show" value={sort} options={['all', ...SORTS] as const} onPick={setSort} />
-          <Pick label="In order of" value={order} options={ORDERS.map(o => o.value)} onPick={setOrder} />
-        </div>
-        {rows.length === 0 ? (
-          <p className="max-w-prose flex-1">
-            {all.some(w => w.deletedAt === null)
-              ? 'Nothing on the shelf is called that.'
-              : 'No wool here yet. Add one, or read a table of them in; choose it in a plan, and when the piece is in the record its shrinkage is learnt.'}
-          </p>
-        ) : (
-          <ShelfList wools={rows} chosen={chosen?.id ?? null} units={units} />
-        )}
-        {table.said && <p role="status">{table.said}</p>}
-        <Problems problems={table.problems} />
-        <div className="mt-2 flex flex-wrap gap-2">
-          <Button onClick={save}>Save as CSV</Button>
-          <Link to="/blend" className={buttonClass('plain', 'dry')}>
-            Blend a colour
-          </Link>
-          <FileButton accept=".csv,text/csv" onPick={table.onFile}>
-            Read a CSV in
-          </FileButton>
-        </div>
-      </section>
+      {(roomy || !asked) && (
+        <section
+          aria-label="On the shelf"
+          className="flex min-h-0 flex-1 flex-col px-4 py-3 lg:w-[27rem] lg:flex-none lg:border-r-2 lg:border-ink"
+        >
+          <div className="flex items-center gap-3">
+            <h1 className="flex-1 text-3xl font-semibold">Shelf</h1>
+            <Button look="main" onClick={add}>
+              Add a wool
+            </Button>
+          </div>
+          <div className="my-2 flex flex-wrap items-end gap-3">
+            <TextField className="w-32" label="Find" value={find} onText={setFind} />
+            <Pick label="Show" value={sort} options={['all', ...SORTS] as const} onPick={setSort} />
+            <Pick label="In order of" value={order} options={ORDERS.map(o => o.value)} onPick={setOrder} />
+          </div>
+          {rows.length === 0 ? (
+            <p className="max-w-prose flex-1">
+              {all.some(w => w.deletedAt === null)
+                ? 'Nothing on the shelf is called that.'
+                : 'No wool here yet. Add one, or read a table of them in; choose it in a plan, and when the piece is in the record its shrinkage is learnt.'}
+            </p>
+          ) : (
+            <ShelfList wools={rows} chosen={chosen?.id ?? null} units={units} />
+          )}
+          {table.said && <p role="status">{table.said}</p>}
+          <Problems problems={table.problems} />
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={save}>Save as CSV</Button>
+            <Link to="/blend" className={buttonClass('plain', 'dry')}>
+              Blend a colour
+            </Link>
+            <FileButton accept=".csv,text/csv" onPick={table.onFile}>
+              Read a CSV in
+            </FileButton>
+          </div>
+        </section>
+      )}
       {chosen && (
         <section aria-label="This wool" className="min-w-0 flex-1 bg-steam px-6 py-4 lg:overflow-y-auto">
           {!roomy && (

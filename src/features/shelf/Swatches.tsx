@@ -52,6 +52,26 @@ const withReading = (swatch: Swatch, more: Partial<Swatch['result']>, now: strin
   };
 };
 
+/** A figure of a swatch: what it is called, and what it is. */
+interface SwatchField<K> {
+  readonly key: K;
+  readonly label: string;
+  readonly dimension: Dimension;
+  readonly max: number;
+}
+const LAID: ReadonlyArray<SwatchField<keyof Swatch['laid']>> = [
+  { key: 'along', label: 'Along', dimension: 'length', max: 2000 },
+  { key: 'across', label: 'Across', dimension: 'length', max: 2000 },
+  { key: 'grams', label: 'Wool', dimension: 'mass', max: 2000 },
+  { key: 'layers', label: 'Layers', dimension: 'count', max: 50 },
+];
+const DRY: ReadonlyArray<SwatchField<Exclude<keyof Swatch['result'], 'finishedAt'>>> = [
+  { key: 'along', label: 'Along, dry', dimension: 'length', max: 2000 },
+  { key: 'across', label: 'Across, dry', dimension: 'length', max: 2000 },
+  { key: 'grams', label: 'Weight, dry', dimension: 'mass', max: 2000 },
+  { key: 'thicknessMm', label: 'Thickness', dimension: 'thickness', max: 60 },
+];
+
 const SwatchRow = ({
   swatch,
   units,
@@ -62,47 +82,30 @@ const SwatchRow = ({
   readonly at: number;
 }) => {
   const change = useChangeSwatch();
-  const lay = (more: Partial<Swatch['laid']>, label: string): void =>
-    change(swatch.id, s => ({ ...s, laid: { ...s.laid, ...more } }), { label, key: label });
-  const read = (more: Partial<Swatch['result']>, label: string): void =>
-    change(swatch.id, s => withReading(s, more, nowIso()), { label, key: label });
-  const { laid, result } = swatch;
+  const lay = (key: keyof Swatch['laid'], value: number): void =>
+    change(
+      swatch.id,
+      s => ({ ...s, laid: { ...s.laid, [key]: key === 'layers' ? Math.round(value) : value } }),
+      { label: `laid ${key}`, key: `laid ${key}` },
+    );
+  const read = (key: keyof Swatch['result'], value: number | null): void =>
+    change(swatch.id, s => withReading(s, { [key]: value }, nowIso()), {
+      label: `dry ${key}`,
+      key: `dry ${key}`,
+    });
   return (
     <li className="border-b border-rim py-2">
       <fieldset className="flex flex-wrap items-end gap-x-4 gap-y-1">
         <legend className="font-semibold">Swatch {at}, laid</legend>
-        <Figure
-          label="Along"
-          dimension="length"
-          value={laid.along}
-          max={2000}
-          units={units}
-          onValue={along => lay({ along }, 'laid along')}
-        />
-        <Figure
-          label="Across"
-          dimension="length"
-          value={laid.across}
-          max={2000}
-          units={units}
-          onValue={across => lay({ across }, 'laid across')}
-        />
-        <Figure
-          label="Wool"
-          dimension="mass"
-          value={laid.grams}
-          max={2000}
-          units={units}
-          onValue={grams => lay({ grams }, 'laid wool')}
-        />
-        <Figure
-          label="Layers"
-          dimension="count"
-          value={laid.layers}
-          max={50}
-          units={units}
-          onValue={v => lay({ layers: Math.round(v) }, 'laid layers')}
-        />
+        {LAID.map(({ key, ...field }) => (
+          <Figure
+            key={key}
+            {...field}
+            value={swatch.laid[key]}
+            units={units}
+            onValue={value => lay(key, value)}
+          />
+        ))}
         <Button
           look="bare"
           className="ml-auto"
@@ -116,42 +119,16 @@ const SwatchRow = ({
       </fieldset>
       <fieldset className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
         <legend className="text-[13px] text-chalk">felted fully and dry</legend>
-        <Figure
-          label="Along, dry"
-          dimension="length"
-          value={result.along}
-          max={2000}
-          units={units}
-          onValue={along => read({ along }, 'dry along')}
-          onEmpty={() => read({ along: null }, 'dry along')}
-        />
-        <Figure
-          label="Across, dry"
-          dimension="length"
-          value={result.across}
-          max={2000}
-          units={units}
-          onValue={across => read({ across }, 'dry across')}
-          onEmpty={() => read({ across: null }, 'dry across')}
-        />
-        <Figure
-          label="Weight, dry"
-          dimension="mass"
-          value={result.grams}
-          max={2000}
-          units={units}
-          onValue={grams => read({ grams }, 'dry weight')}
-          onEmpty={() => read({ grams: null }, 'dry weight')}
-        />
-        <Figure
-          label="Thickness"
-          dimension="thickness"
-          value={result.thicknessMm}
-          max={60}
-          units={units}
-          onValue={thicknessMm => read({ thicknessMm }, 'dry thickness')}
-          onEmpty={() => read({ thicknessMm: null }, 'dry thickness')}
-        />
+        {DRY.map(({ key, ...field }) => (
+          <Figure
+            key={key}
+            {...field}
+            value={swatch.result[key]}
+            units={units}
+            onValue={value => read(key, value)}
+            onEmpty={() => read(key, null)}
+          />
+        ))}
       </fieldset>
     </li>
   );

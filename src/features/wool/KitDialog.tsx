@@ -58,7 +58,7 @@ export const KitDialog = (props: {
     { heading: 'To pack', lines: kit.packed.map(p => `${p.count} × ${p.name}`) },
     {
       heading: 'Steps',
-      lines: laySteps({ faces, layers, order: laying.order }).map(s => layWords(s, { faces, layers })),
+      lines: laySteps({ faces, layers, ...laying }).map(s => layWords(s, { faces, layers })),
     },
     ...(kit.adultOnly.length > 0 ? [{ heading: 'With children', lines: kit.adultOnly }] : []),
   ];

@@ -1,6 +1,7 @@
 import { FIBRE_LAYS, LAY_ORDERS, laySteps } from '../../core/wool/layOrder';
 import type { PieceStage } from '../../session/pieceStage';
 import { Choice } from '../../ui/Choice';
+import { Decorations } from './Decorations';
 import { layWords } from '../../ui/layWords';
 
 const ORDER_WORDS = { all: 'all layers', two: 'two layers', one: 'one layer' } as const;
@@ -21,7 +22,7 @@ export const LayUp = (props: {
   const { laying } = stage.piece;
   const put = (more: Partial<typeof laying>): void =>
     stage.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
-  const steps = laySteps({ faces, layers, order: laying.order });
+  const steps = laySteps({ faces, layers, ...laying });
   return (
     <div className="mb-4 flex flex-col gap-2">
       {faces > 1 && (
@@ -44,6 +45,11 @@ export const LayUp = (props: {
           onChoose={fibres => put({ fibres })}
         />
       </div>
+      <Decorations
+        decorations={laying.decorations}
+        faces={faces}
+        onChange={decorations => put({ decorations })}
+      />
       <details>
         <summary className="cursor-pointer py-1">{steps.length} steps of laying, in order</summary>
         <ol className="list-decimal pl-7 text-sm">

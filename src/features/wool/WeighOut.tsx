@@ -6,7 +6,7 @@ import type { Wool } from '../../records/wool';
 import { useBench } from '../../session/useBench';
 import type { PieceStage } from '../../session/pieceStage';
 import { useWools } from '../../session/useRecords';
-import { type Scale, useScale } from '../../session/useScale';
+import { type Scale, type ScaleSettings, useScale } from '../../session/useScale';
 import { hasSerial } from '../../session/serialScale';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
@@ -28,11 +28,46 @@ const offWords = (net: number, wanted: number, of: { mass: (g: number) => string
       ? `${of.mass(wanted - net)} to go`
       : `${of.mass(net - wanted)} over`;
 
+const SPEEDS = [1200, 2400, 4800, 9600, 19_200, 115_200] as const;
+const USUAL_SPEED = 9600;
+
+/** A real scale on the serial port: its speed, and what it means where it says no unit. */
+const Connect = ({ scale }: { readonly scale: Scale }) => {
+  const [settings, setSettings] = useState<ScaleSettings>({ baudRate: USUAL_SPEED, unit: 'g' });
+  const select = 'min-h-9 rounded-bench border border-rim bg-soap px-1';
+  return (
+    <>
+      <Button onClick={() => scale.connect(settings)}>Connect a scale</Button>
+      <select
+        aria-label="Speed of the scale"
+        className={select}
+        value={settings.baudRate}
+        onChange={e => setSettings({ ...settings, baudRate: Number(e.target.value) })}
+      >
+        {SPEEDS.map(speed => (
+          <option key={speed} value={speed}>
+            {speed} baud
+          </option>
+        ))}
+      </select>
+      <select
+        aria-label="A figure without a unit is in"
+        className={select}
+        value={settings.unit}
+        onChange={e => setSettings({ ...settings, unit: e.target.value === 'oz' ? 'oz' : 'g' })}
+      >
+        <option value="g">g</option>
+        <option value="oz">oz</option>
+      </select>
+    </>
+  );
+};
+
 const ScaleChoice = ({ scale }: { readonly scale: Scale }) => (
   <div className="flex flex-wrap items-center gap-2">
     {scale.source === 'none' ? (
       <>
-        {hasSerial() && <Button onClick={() => scale.connect(9600)}>Connect a scale</Button>}
+        {hasSerial() && <Connect scale={scale} />}
         <Button onClick={scale.simulate}>Simulated scale</Button>
       </>
     ) : (
