@@ -195,3 +195,40 @@ test('silk is veiled, a motif that lies face down is mirrored, a stem is made fi
   await page.reload();
   await expect(field(page, 'Decoration 3')).toHaveValue('the cord');
 });
+
+test('a scale on the serial port is read, told of when it says garbage, and when it is unplugged nothing is lost', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const encoder = new TextEncoder();
+    let controller: ReadableStreamDefaultController<Uint8Array> | null = null;
+    const readable = new ReadableStream<Uint8Array>({ start: c => void (controller = c) });
+    const port = { readable, open: async () => undefined, close: async () => undefined };
+    Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port } });
+    Object.assign(window, {
+      say: (text: string) => controller?.enqueue(encoder.encode(text)),
+      unplug: () => controller?.error(new Error('lost')),
+    });
+  });
+  const say = (text: string): Promise<unknown> =>
+    page.evaluate(t => (window as unknown as { say: (text: string) => void }).say(t), text);
+  await page.goto('/pieces/sample-fern-mat/wool');
+  await page.getByLabel('A figure without a unit is in').selectOption('oz');
+  await page.getByRole('button', { name: 'Connect a scale' }).click();
+  await expect(page.getByRole('button', { name: 'Let the scale go' })).toBeVisible();
+  // 0.35 oz is 9.9 g.
+  for (let i = 0; i < 6; i += 1) await say('ST  0.35\r\n');
+  await expect(page.getByTestId('on-scale')).toContainText('10 g, right');
+  await page.getByRole('button', { name: 'Weighed', exact: true }).click();
+  await expect(piles(page).nth(0)).toContainText('✓ 10 g');
+  // It stays connected for the next pile; the one that lies there is not taken twice.
+  for (let i = 0; i < 6; i += 1) await say('ST  0.35\r\n');
+  await expect(page.getByText('Take the last pile off, or press Tare')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Weighed', exact: true })).toBeDisabled();
+  for (let i = 0; i < 9; i += 1) await say('Err--\n');
+  await expect(page.getByRole('alert')).toContainText('holds no figure');
+  await page.evaluate(() => (window as unknown as { unplug: () => void }).unplug());
+  await expect(page.getByRole('alert')).toContainText('The scale is gone. What was weighed is kept');
+  await weighed(page, '9');
+  await expect(piles(page).nth(1)).toContainText('✓ 9 g');
+});

@@ -149,4 +149,19 @@ describe('the expected shrinkage of a wool', () => {
     const { along } = shrinkageLearner([])({ woolId: 'w', breedId: 'suffolk', felts: 'hardly' });
     expect(along.mean).toBeLessThan(0.15);
   });
+
+  it('from five hundred swatches answers for two thousand wools without a hitch', () => {
+    const all = Array.from({ length: 500 }, (_, i) => ({
+      ...shown(`s${i}`, 0.3 + (0.1 * ((i * 7919) % 97)) / 97, 0.33, true),
+      woolId: `w${i % 200}`,
+      breedId: `b${i % 12}`,
+    }));
+    const before = performance.now();
+    const ask = shrinkageLearner(all);
+    const learnt = performance.now();
+    for (let i = 0; i < 2000; i += 1) ask({ woolId: `w${i}`, breedId: `b${i % 12}`, felts: null });
+    // Learnt once for every change; the shelf asks for the wool that is looked at only.
+    expect(learnt - before).toBeLessThan(1500);
+    expect(performance.now() - learnt).toBeLessThan(3000);
+  });
 });

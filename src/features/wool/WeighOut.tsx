@@ -28,6 +28,8 @@ const offWords = (net: number, wanted: number, of: { mass: (g: number) => string
       ? `${of.mass(wanted - net)} to go`
       : `${of.mass(net - wanted)} over`;
 
+/** A bowl that is touched moves by less than this. */
+const STIRRED_G = 0.5;
 const SPEEDS = [1200, 2400, 4800, 9600, 19_200, 115_200] as const;
 const USUAL_SPEED = 9600;
 
@@ -96,15 +98,19 @@ const Now = (props: {
   readonly wool: Wool | null;
   readonly stepG: number;
   readonly units: UnitSystem;
+  /** Stays connected from pile to pile, and so does its bowl. */
+  readonly scale: Scale;
+  readonly tare: number;
+  readonly onTare: (grams: number) => void;
+  /** True while the pile that was taken last still lies there: it is not taken twice. */
+  readonly isOldPile: boolean;
   readonly onTake: (grams: number, tareG: number) => void;
 }) => {
-  const { pile, stepG, units, wool } = props;
-  const scale = useScale(stepG);
-  const [tare, setTare] = useState(0);
+  const { pile, stepG, units, wool, scale, tare } = props;
   const [typed, setTyped] = useState<number | null>(null);
   const mass = (g: number): string => scaleMass(g, stepG, units);
   const net = typed ?? (scale.grams === null ? null : Math.max(0, scale.grams - tare));
-  const ready = net !== null && (typed !== null || scale.isStill);
+  const ready = net !== null && (typed !== null || (scale.isStill && !props.isOldPile));
   const take = (): void => {
     if (net === null) return;
     props.onTake(Number(net.toFixed(3)), typed === null ? tare : 0);
@@ -125,9 +131,14 @@ const Now = (props: {
           {mass(pile.wanted)}
         </span>
         <span className="text-3xl tabular-nums text-chalk" aria-live="polite" data-testid="on-scale">
-          {net === null ? '' : `${mass(net)}, ${offWords(net, pile.wanted, { mass, stepG })}`}
+          {net === null || (typed === null && props.isOldPile)
+            ? ''
+            : `${mass(net)}, ${offWords(net, pile.wanted, { mass, stepG })}`}
         </span>
       </p>
+      {typed === null && props.isOldPile && (
+        <p>Take the last pile off, or press Tare, and lay the next one on.</p>
+      )}
       {wool?.ropeGPerM && (
         <p className="text-lg">
           Without a scale: {showQuantity((pile.wanted / wool.ropeGPerM) * 1000, 'length', units)} of its rope.
@@ -146,7 +157,7 @@ const Now = (props: {
         {scale.grams !== null && (
           <Button
             onClick={() => {
-              setTare(scale.grams ?? 0);
+              props.onTare(scale.grams ?? 0);
               setTyped(null);
             }}
           >
@@ -177,6 +188,11 @@ export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: re
     stage.weighings.map(e => e.act),
     stepG,
   );
+  const scale = useScale(stepG);
+  const [tare, setTare] = useState(0);
+  const [taken, setTaken] = useState<number | null>(null);
+  const isOldPile =
+    taken !== null && scale.grams !== null && Math.abs(scale.grams - taken) <= Math.max(stepG, STIRRED_G);
   const [again, setAgain] = useState<string | null>(null);
   const current = state.piles.find(p => p.id === again) ?? state.next;
   const pieces = new Set(piles.map(p => p.piece)).size;
@@ -205,8 +221,16 @@ export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: re
           wool={wool(current.woolId)}
           stepG={stepG}
           units={units}
+          scale={scale}
+          tare={tare}
+          onTare={grams => {
+            setTare(grams);
+            setTaken(null);
+          }}
+          isOldPile={isOldPile}
           onTake={(grams, tareG) => {
             setAgain(null);
+            setTaken(scale.grams);
             void bench.log({
               kind: 'weigh',
               pile: current.id,
