@@ -45,6 +45,8 @@ const NEAREST = 7;
 const APART = 6;
 /** Shares are found in steps that a scale can divide: first coarse, then fine. */
 const STEPS = [0.1, 0.05, 0.025] as const;
+/** Shares that one fibre more is tried with at first. */
+const NEXT_SHARES = [0.05, 0.2, 0.5, 0.8];
 const PAIR_STARTS = [0.1, 0.35, 0.65, 0.9].map(s => [s, 1 - s]);
 const LEAST_SHARE = 0.02;
 
@@ -141,10 +143,7 @@ export const recipesFor = (wanted: string, shelf: readonly Fibre[]): readonly Re
           .map(f =>
             nearestOf(
               [...own, f],
-              [
-                [...recipe.parts.map(p => p.share * 0.85), 0.15],
-                [...recipe.parts.map(p => p.share * 0.5), 0.5],
-              ],
+              NEXT_SHARES.map(next => [...recipe.parts.map(p => p.share * (1 - next)), next]),
               wanted,
             ),
           );
