@@ -28,5 +28,9 @@ export default defineConfig({
       },
     },
   },
-  test: { include: ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.test.ts'] },
+  test: {
+    include: ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
+    // Simulations and properties take seconds on a machine that is busy with something else as well.
+    testTimeout: 60_000,
+  },
 });

@@ -149,7 +149,9 @@ describe('evenness', () => {
       return performance.now() - before;
     };
     time(5000);
-    const [half, whole] = [time(50_000), time(100_000)];
+    // The least of three: what else the machine does falls on one or another.
+    const least = (wisps: number): number => Math.min(time(wisps), time(wisps), time(wisps));
+    const [half, whole] = [least(50_000), least(100_000)];
     expect(whole).toBeLessThan(2000);
     expect(whole / half).toBeLessThan(3.2);
   });

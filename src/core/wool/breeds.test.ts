@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { breedOf, BREEDS, breedWarnings } from './breeds';
+import { breedOf, BREEDS, breedWarnings, breedWords } from './breeds';
 
 describe('breeds', () => {
   it('are found in a felter’s own words, the longest name first', () => {
@@ -22,6 +22,13 @@ describe('breeds', () => {
     expect(told('alpaca')).toContain('sheds');
     for (const caught of ['silk', 'viscose', 'linen']) expect(told(caught)).toContain('thin net of wool');
     expect(told('merino')).toBe('');
+  });
+
+  it('say in a line what they are known for', () => {
+    expect(BREEDS.filter(b => ['merino', 'silk'].includes(b.id)).map(breedWords)).toEqual([
+      'Merino felts quickly; usually 17–22 µm',
+      'Silk does not felt',
+    ]);
   });
 
   it('have names of their own', () => {

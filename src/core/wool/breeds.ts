@@ -68,6 +68,18 @@ export const breedOf = (text: string): Breed | null => {
   return found.toSorted((a, b) => b.name.length - a.name.length)[0]?.breed ?? null;
 };
 
+const FELTS_WORDS: Readonly<Record<Felts, string>> = {
+  quick: 'felts quickly',
+  well: 'felts well',
+  slowly: 'felts slowly',
+  hardly: 'hardly felts',
+  never: 'does not felt',
+};
+
+/** What a fibre is known for, in a line. Common practice. */
+export const breedWords = ({ name, felts, micron }: Breed): string =>
+  `${name} ${FELTS_WORDS[felts]}${micron ? `; usually ${micron[0]}–${micron[1]} µm` : ''}`;
+
 /** What to mind with a fibre, in words; empty when there is nothing. Common practice. */
 export const breedWarnings = ({ felts, hairy }: Breed): readonly string[] => [
   ...(felts === 'never'

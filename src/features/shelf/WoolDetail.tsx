@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { breedWarnings } from '../../core/wool/breeds';
+import { breedWarnings, breedWords } from '../../core/wool/breeds';
 import { homeUnit, showFigure } from '../../core/units/units';
 import { woolsOf } from '../../records/piece';
 import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
@@ -134,6 +134,7 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
         </Button>
       </div>
       <Facts wool={wool} />
+      {known.breed && <p>{breedWords(known.breed)} (common practice).</p>}
       {known.breed && breedWarnings(known.breed).length > 0 && (
         <ul className="border-l-4 border-now pl-3">
           {breedWarnings(known.breed).map(w => (

@@ -86,6 +86,11 @@ export const Needs = (props: {
           {rows.length === 1 && (row.has ?? 0) > 0.1 * row.open && (
             <WaysOut share={(row.has ?? 0) / row.open} plan={plan} units={units} />
           )}
+          {rows.length > 1 && (
+            <p className="text-[13px]">
+              Enough would be: a smaller share of it in its layers, or another wool for an inside layer.
+            </p>
+          )}
         </div>
       ))}
     </section>
