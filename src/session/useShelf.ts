@@ -18,15 +18,9 @@ const takingsOf = (entries: readonly Entry[], pieces: readonly Piece[]): readonl
     if (log) log.push(e);
     else logs.set(e.pieceId, [e]);
   }
-  return [...logs.values()].flatMap(log => {
-    // A pile weighed again replaces what it weighed before.
-    const last = new Map(weighings(log).map(e => [e.act.pile, e]));
-    return [...last.values()].map(e => ({
-      woolId: e.act.woolId,
-      grams: e.act.grams,
-      atMs: Date.parse(e.at),
-    }));
-  });
+  return [...logs.values()].flatMap(log =>
+    weighings(log).map(e => ({ woolId: e.act.woolId, grams: e.act.grams, atMs: Date.parse(e.at) })),
+  );
 };
 
 /** Answers how much of any wool is left: what was counted, less what was weighed since. */

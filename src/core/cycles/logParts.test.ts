@@ -29,6 +29,16 @@ describe('the log of the bench', () => {
 });
 
 describe('the weighings', () => {
+  it('of a pile weighed twice are the last; taken back, the first counts again', () => {
+    const twice = log(pile('1', 13), pile('2', 9), pile('1', 10));
+    expect(weighings(twice).map(e => [e.act.pile, e.act.grams])).toEqual([
+      ['2', 9],
+      ['1', 10],
+    ]);
+    const back = [...twice, ...log(wet, wet, wet, undo('e3')).slice(3)];
+    expect(weighings(back).map(e => e.act.grams)).toEqual([13, 9]);
+  });
+
   it('are those that were not taken back; one brought again counts again', () => {
     const all = log(pile('1', 10), pile('2', 11), undo('e2'));
     expect(weighings(all).map(e => e.act.grams)).toEqual([10]);

@@ -24,9 +24,12 @@ export const benchLog = <E extends LogEntry>(log: readonly E[]): readonly E[] =>
   return log.filter(e => !before.has(e.id));
 };
 
-/** The weighings that stand, in order. */
-export const weighings = (log: readonly LogEntry[]): readonly WeighEntry[] =>
-  standing(log).filter(isWeighing);
+/** The weighings that stand, in order. A pile that was weighed again counts as it was weighed last. */
+export const weighings = (log: readonly LogEntry[]): readonly WeighEntry[] => {
+  const all = standing(log).filter(isWeighing);
+  const last = new Map(all.map(e => [e.act.pile, e]));
+  return all.filter(e => last.get(e.act.pile) === e);
+};
 
 /** The steps of laying that stand, in order. */
 export const layings = (log: readonly LogEntry[]): readonly LayEntry[] => standing(log).filter(isLaying);

@@ -16,8 +16,9 @@ export interface Evenness {
 
 const PATCH_MM = 10;
 const EDGE_MM = 20;
-const THIN = 0.5;
-const HOLE = 0.2;
+/** Under this share of the plan a place is thin, and under that a hole; common practice. */
+export const THIN = 0.5;
+export const HOLE = 0.2;
 
 /** Cells by how many steps they are from the outline, up to a limit; 0 outside. */
 const depths = ({ columns, rows, inside }: Field, most: number): Uint8Array => {

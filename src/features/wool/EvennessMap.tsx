@@ -1,10 +1,8 @@
 import { useEffect, useRef } from 'react';
+import { HOLE, THIN } from '../../core/evenness/evenness';
 import type { Field } from '../../core/evenness/layOut';
 import { toScreen, type View } from '../../ui/table/view';
 
-/** Where there is less than half of the plan, and where there is nearly none. */
-const THIN = 0.5;
-const HOLE = 0.2;
 /** The darkest: this many times the plan. */
 const MOST = 1.8;
 const THIN_INK = [196, 40, 64] as const;
