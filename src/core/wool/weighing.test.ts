@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../evenness/random';
+import { enough } from './enough';
 import { pileList, partsOf, woolNeeds } from './pileList';
 import { isStill, scaleLine } from './scaleLine';
 import { gramsLeft } from './shelfLedger';
@@ -151,6 +152,26 @@ describe('a scale', () => {
     expect(isStill(later, 0.2)).toBe(true);
     scale.put(-5);
     expect(scale.load()).toBe(0);
+  });
+});
+
+describe('enough', () => {
+  const needs = [{ woolId: 'kelp', grams: 60 }];
+
+  it('is what must still be weighed against what is left', () => {
+    expect(enough(needs, [], () => 45)[0]).toMatchObject({ open: 60, left: 45, short: 15 });
+    // Twenty were weighed, and are gone from the shelf.
+    expect(enough(needs, [{ woolId: 'kelp', grams: 20 }], () => 25)[0]).toMatchObject({
+      open: 40,
+      short: 15,
+    });
+    expect(enough(needs, [{ woolId: 'fog', grams: 20 }], () => 60)[0]?.short).toBe(0);
+  });
+
+  it('is not doubted where nobody counted, nor for less than a scale sees', () => {
+    expect(enough(needs, [], () => null)[0]?.short).toBe(0);
+    expect(enough(needs, [], () => 59.97)[0]?.short).toBe(0);
+    expect(enough(needs, [{ woolId: 'kelp', grams: 90 }], () => 0)[0]).toMatchObject({ open: 0, short: 0 });
   });
 });
 

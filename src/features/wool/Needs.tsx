@@ -1,8 +1,10 @@
 import type { Plan } from '../../core/plan/makePlan';
 import { linearFromKept } from '../../core/shrinkage/linearFromKept';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
+import { enough } from '../../core/wool/enough';
 import { woolNeeds } from '../../core/wool/pileList';
 import type { WeighPlan } from '../../core/wool/weigh';
+import type { Wool } from '../../records/wool';
 import type { PieceStage } from '../../session/pieceStage';
 import { useGramsLeft } from '../../session/useShelf';
 import { useWools } from '../../session/useRecords';
@@ -37,16 +39,18 @@ export const Needs = (props: {
   const left = useGramsLeft();
   const { units } = stage.settings;
   const { colours, woolId } = stage.piece;
-  const done = new Map<string | null, number>();
-  for (const e of stage.weighings) done.set(e.act.woolId, (done.get(e.act.woolId) ?? 0) + e.act.grams);
   const needs = woolNeeds(weigh, { colours, woolId, stepG: stage.piece.plan.scaleStepG });
-  const rows = needs.map(need => {
-    const wool = wools.find(w => w.id === need.woolId) ?? null;
-    const open = Math.max(0, need.grams - (done.get(need.woolId) ?? 0));
-    const has = wool ? left(wool) : null;
-    return { ...need, wool, open, has, short: has === null || has >= open ? 0 : open - has };
-  });
-  const short = rows.filter(r => r.short > 0.05);
+  const wool = (id: string | null): Wool | null => wools.find(w => w.id === id) ?? null;
+  const leftOf = (id: string | null): number | null => {
+    const of = wool(id);
+    return of && left(of);
+  };
+  const rows = enough(
+    needs,
+    stage.weighings.map(e => e.act),
+    leftOf,
+  ).map(row => ({ ...row, wool: wool(row.woolId) }));
+  const short = rows.filter(r => r.short > 0);
   const cost = rows.reduce((sum, r) => sum + ((r.wool?.per100g ?? 0) * r.grams) / 100, 0);
   if (rows.length < 2 && short.length === 0 && cost === 0) return null;
   return (
@@ -73,7 +77,7 @@ export const Needs = (props: {
         <div key={row.woolId ?? ''} role="alert" className="mt-2 border-l-4 border-wanted pl-3">
           <p className="flex items-start gap-1">
             <span className="flex-1">
-              The shelf holds {showQuantity(row.has ?? 0, 'mass', units)} of {row.wool?.name}:{' '}
+              The shelf holds {showQuantity(row.left ?? 0, 'mass', units)} of {row.wool?.name}:{' '}
               {showQuantity(row.short, 'mass', units)} short.
             </span>
             <Why of="it is short">
@@ -83,8 +87,8 @@ export const Needs = (props: {
               </p>
             </Why>
           </p>
-          {rows.length === 1 && (row.has ?? 0) > 0.1 * row.open && (
-            <WaysOut share={(row.has ?? 0) / row.open} plan={plan} units={units} />
+          {rows.length === 1 && (row.left ?? 0) > 0.1 * row.open && (
+            <WaysOut share={(row.left ?? 0) / row.open} plan={plan} units={units} />
           )}
           {rows.length > 1 && (
             <p className="text-[13px]">
