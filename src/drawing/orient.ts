@@ -18,3 +18,9 @@ export const tableAngle = (alongOnTable: FormPlan['alongOnTable'], directionDeg:
   const base = { right: 0, up: -90, down: 90 }[alongOnTable];
   return base + directionDeg;
 };
+
+/** Which way fibres lie on the table: degrees clockwise from right, or every way. */
+export const wayOnTable = (
+  alongOnTable: FormPlan['alongOnTable'],
+  way: number | 'radial' | 'random',
+): number | 'radial' | 'random' => (typeof way === 'number' ? tableAngle(alongOnTable, way) : way);

@@ -5,7 +5,8 @@ import { meanProgress, nowShare, stageOf } from '../cycles/stageOf';
 import { progressForecast, progressOf } from '../forecast/progressForecast';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';
-import { type Advice, nextAct } from './nextAct';
+import type { Advice } from './advice';
+import { nextAct } from './nextAct';
 
 const gauge = (id: string, directionDeg: number, laid: number, wanted: number): Gauge => ({
   id,

@@ -2,48 +2,10 @@ import type { BenchState } from '../cycles/benchState';
 import type { RollDirection } from '../cycles/entry';
 import type { Forecast, GaugeStand } from '../forecast/forecast';
 import { SIZE_TOLERANCE } from '../tolerances';
+import type { Advice } from './advice';
+import { modelAct, type Modelled } from './modelAct';
+import { leastFace, PRACTICE, type Worked } from './practice';
 
-/** Why an act is proposed. The words are the interface's. */
-export type Reason =
-  | 'dry-face'
-  | 'no-skin-yet'
-  | 'skin-to-test'
-  | 'measure-due'
-  | 'least-worked'
-  | 'direction-lags'
-  | 'nearly-there'
-  | 'size-reached-soft'
-  | 'size-and-firm'
-  | 'too-small';
-
-/** One next act. It never commands: any other act is as easy. */
-export type Advice = { readonly reason: Reason; readonly about?: GaugeStand } & (
-  | { readonly act: 'wet'; readonly face: number }
-  | { readonly act: 'rub'; readonly face: number; readonly count: number }
-  | { readonly act: 'pinch' }
-  | { readonly act: 'measure' }
-  | {
-      readonly act: 'roll';
-      readonly face: number;
-      readonly directionDeg: RollDirection;
-      readonly rolls: number;
-    }
-  | { readonly act: 'throw'; readonly count: number }
-  | { readonly act: 'stretch' }
-  | { readonly act: 'stop' }
-);
-
-/** Counts the advice goes by. Common practice, no published source. */
-export const PRACTICE = {
-  /** Rubs on a face before its skin is tested. */
-  rubs: 40,
-  /** Rolls in a set near the end. */
-  shortSet: 10,
-  /** Rolls between measurings; near the end, or when the work is lopsided. */
-  measureEvery: { far: 200, near: 60 },
-  /** Throws before it is tested again. */
-  throws: 12,
-} as const;
 /** Share of the way from which the end is near. */
 const NEAR = 0.75;
 /** Share of the way from which only short sets are rolled. */
@@ -52,15 +14,6 @@ const VERY_NEAR = 0.9;
 const tooLarge = (s: GaugeStand): boolean => s.nowMm > s.gauge.wantedMm * (1 + SIZE_TOLERANCE);
 const tooSmall = (s: GaugeStand): boolean => s.nowMm < s.gauge.wantedMm * (1 - SIZE_TOLERANCE);
 const axisOf = (s: GaugeStand): RollDirection => (Math.abs(s.gauge.directionDeg - 90) < 45 ? 90 : 0);
-
-const workAt = (state: BenchState, directionDeg: number, face: number): number =>
-  state.petals.find(p => p.directionDeg === directionDeg && p.face === face)?.work ?? 0;
-
-/** The face with the least work in a direction, and that work; the first of equals. */
-const leastFace = (state: BenchState, faces: readonly number[], directionDeg: RollDirection) =>
-  faces
-    .map(face => ({ face, directionDeg, work: workAt(state, directionDeg, face) }))
-    .reduce((a, b) => (b.work < a.work ? b : a), { face: 1, directionDeg, work: Number.POSITIVE_INFINITY });
 
 const early = (state: BenchState, faces: readonly number[]): Advice | null => {
   const dry = faces.find(f => !state.wettedFaces.includes(f));
@@ -91,13 +44,6 @@ const atSize = (state: BenchState, stands: readonly GaugeStand[]): Advice | null
   return worked > 0 ? { act: 'measure', reason: 'nearly-there' } : { act: 'stop', reason: 'size-and-firm' };
 };
 
-interface Worked {
-  /** Numbers of the faces that are worked, e.g. [1, 2]. */
-  readonly faces: readonly number[];
-  /** Rolls in a set, as the felter likes them. */
-  readonly setOfRolls: number;
-}
-
 const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: Worked): Advice => {
   const { stands, lopsided } = forecast;
   const furthest = Math.max(...stands.map(s => s.progress));
@@ -116,8 +62,16 @@ const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: W
 };
 
 /**
- * One next act from where the work stands: wet, rub to a skin, test it, roll what is least worked or lags, measure in
- * time, firm up, stop. Rules of common practice; the felting model will replace the rolling part.
+ * One next act from where the work stands: wet, rub to a skin, test it, roll, measure in time, firm up, stop. The felting model
+ * says how far to roll and when it is there; until it has answered, rules of common practice do.
  */
-export const nextAct = (state: BenchState, forecast: Forecast, worked: Worked): Advice =>
-  early(state, worked.faces) ?? atSize(state, forecast.stands) ?? rolling(state, forecast, worked);
+export const nextAct = (
+  state: BenchState,
+  forecast: Forecast,
+  worked: Worked & { readonly modelled?: Modelled | null },
+): Advice => {
+  const first = early(state, worked.faces);
+  if (first) return first;
+  if (worked.modelled) return modelAct(state, worked.modelled, { stands: forecast.stands, worked });
+  return atSize(state, forecast.stands) ?? rolling(state, forecast, worked);
+};

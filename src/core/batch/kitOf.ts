@@ -1,4 +1,4 @@
-import { type LayColours, woolNeeds } from '../wool/pileList';
+import { type LaidOf, woolNeeds } from '../wool/pileList';
 import type { WeighPlan } from '../wool/weigh';
 
 /** How a class is provided for, all of it common practice, no published source. */
@@ -35,14 +35,11 @@ export interface Kit {
  */
 export const kitOf = (
   weigh: WeighPlan,
-  of: {
+  of: LaidOf & {
     readonly heads: number;
     readonly spares?: number;
     readonly children: boolean;
     readonly onResist: boolean;
-    readonly colours: LayColours;
-    readonly woolId: string | null;
-    readonly stepG: number;
   },
 ): Kit => {
   const spares = of.spares ?? Math.max(1, Math.ceil(KIT_PRACTICE.spareShare * of.heads));

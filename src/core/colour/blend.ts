@@ -35,6 +35,17 @@ export const blendColour = (
   return formatHex({ mode: 'lrgb', r, g, b });
 };
 
+const oklab = converter('oklab');
+
+/** Of several, the lightest and the darkest as the eye has it (OKLab): what any colour is shaded with. Null of none. */
+export const lightAndDark = <T extends { readonly colour: string }>(
+  of: readonly T[],
+): { readonly light: T; readonly dark: T } | null => {
+  const byLight = of.toSorted((a, b) => (oklab(b.colour)?.l ?? 0) - (oklab(a.colour)?.l ?? 0));
+  const [light, dark] = [byLight[0], byLight.at(-1)];
+  return light && dark ? { light, dark } : null;
+};
+
 /** CIEDE2000 between two colours. */
 export const colourDifference = (a: string, b: string): number => distance(a, b);
 
@@ -44,10 +55,12 @@ const MOST_PARTS = 4;
 const NEAREST = 7;
 const APART = 6;
 /** Shares are found in steps that a scale can divide: first coarse, then fine. */
-const STEPS = [0.1, 0.05, 0.025] as const;
-/** Shares that one fibre more is tried with at first. */
-const NEXT_SHARES = [0.05, 0.2, 0.5, 0.8];
-const PAIR_STARTS = [0.1, 0.35, 0.65, 0.9].map(s => [s, 1 - s]);
+const STEPS = [0.1, 0.05, 0.025, 0.0125] as const;
+/** Before a search begins, shares are tried as coarsely as this, and so many of the nearest are followed. */
+const TRIED_AT = [0.02, 0.06, 0.12, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9];
+const FOLLOWED = 3;
+/** Of two, every share in fiftieths is tried. */
+const PAIR_STARTS = Array.from({ length: 49 }, (_, i) => [(i + 1) / 50, (49 - i) / 50]);
 const LEAST_SHARE = 0.02;
 
 const recipeOf = (fibres: readonly Fibre[], shares: readonly number[], wanted: string): Recipe => {
@@ -89,13 +102,26 @@ const improve = (fibres: readonly Fibre[], start: readonly number[], wanted: str
   return best;
 };
 
-/** The nearest of several starts: the difference of colours has more than one valley. */
+/** The nearest of several starts: the difference of colours has more than one valley, and narrow ones. */
 const nearestOf = (
   fibres: readonly Fibre[],
   starts: ReadonlyArray<readonly number[]>,
   wanted: string,
 ): Recipe | undefined =>
-  starts.map(start => improve(fibres, start, wanted)).toSorted((a, b) => a.difference - b.difference)[0];
+  starts
+    .map(start => ({ start, difference: recipeOf(fibres, start, wanted).difference }))
+    .toSorted((a, b) => a.difference - b.difference)
+    .slice(0, FOLLOWED)
+    .map(({ start }) => improve(fibres, start, wanted))
+    .toSorted((a, b) => a.difference - b.difference)[0];
+
+/** Every way to put one fibre more to a blend, the others keeping their proportions or, of three, any. */
+const startsOf = (shares: readonly number[]): ReadonlyArray<readonly number[]> =>
+  TRIED_AT.flatMap(next =>
+    shares.length === 2
+      ? TRIED_AT.map(first => [first * (1 - next), (1 - first) * (1 - next), next])
+      : [[...shares.map(s => s * (1 - next)), next]],
+  );
 
 /** The fibre that stands furthest from all that are chosen already. */
 const furthest = (shelf: readonly Fibre[], chosen: readonly Fibre[]): Fibre | undefined => {
@@ -140,13 +166,7 @@ export const recipesFor = (wanted: string, shelf: readonly Fibre[]): readonly Re
         const own = recipe.parts.flatMap(p => tried.filter(f => f.id === p.id));
         return tried
           .filter(f => !own.includes(f))
-          .map(f =>
-            nearestOf(
-              [...own, f],
-              NEXT_SHARES.map(next => [...recipe.parts.map(p => p.share * (1 - next)), next]),
-              wanted,
-            ),
-          );
+          .map(f => nearestOf([...own, f], startsOf(recipe.parts.map(p => p.share)), wanted));
       })
       .filter(recipe => recipe !== undefined)
       .toSorted((a, b) => a.difference - b.difference)

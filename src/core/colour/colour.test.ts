@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blendColour, colourDifference, type Fibre, recipesFor, shades } from './blend';
+import { blendColour, colourDifference, type Fibre, lightAndDark, recipesFor, shades } from './blend';
 import { blendFunction, blendReflectance, reflectanceOf } from './stearnsNoechel';
 
 const share = (reflectance: number, of: number) => ({ reflectance, share: of });
@@ -139,5 +139,13 @@ describe('a blend of wools', () => {
   it('shades run from light to dark', () => {
     const run = shades('#a8332f', '#f2efe6', '#22201f').map(c => colourDifference(c, '#ffffff'));
     expect(run).toEqual(run.toSorted((a, b) => a - b));
+  });
+});
+
+describe('light and dark', () => {
+  it('are as the eye has them: yellow is lighter than a blue with as much light in its bands', () => {
+    const of = ['#2020ff', '#ffd800', '#801010'].map(colour => ({ colour }));
+    expect(lightAndDark(of)).toEqual({ light: { colour: '#ffd800' }, dark: { colour: '#801010' } });
+    expect(lightAndDark([])).toBeNull();
   });
 });

@@ -1,4 +1,12 @@
-import { type LogEntry, type PinchGrade, ROLL_DIRECTIONS, type RollDirection } from './entry';
+import {
+  type Act,
+  type LogEntry,
+  type PinchGrade,
+  ROLL_DIRECTIONS,
+  type RollDirection,
+  type TestName,
+  type Water,
+} from './entry';
 import { rollIntensity } from './intensity';
 import { standing } from './standing';
 
@@ -36,6 +44,25 @@ export interface BenchState {
   /** Last length of each gauge line that was read, mm. */
   readonly now: Readonly<Record<string, number>>;
   readonly lastAt: string | null;
+  /** The water as it was last poured; null before that. */
+  readonly water: Water | null;
+  /** What was last seen at an opening. */
+  readonly look: Extract<Act, { kind: 'look' }> | null;
+  /** The last grade of each test. */
+  readonly tests: Readonly<Partial<Record<TestName, number>>>;
+  readonly thickness: Extract<Act, { kind: 'thickness' }> | null;
+  readonly isCut: boolean;
+  readonly isResistOut: boolean;
+  /** Faults that were seen and are not mended yet, and how much was done since. */
+  readonly faults: readonly SeenFault[];
+}
+
+/** A fault as it stands in the log. */
+export interface SeenFault {
+  readonly entryId: string;
+  readonly fault: string;
+  readonly at: { readonly x: number; readonly y: number } | null;
+  readonly rollsThen: number;
 }
 
 interface Fold {
@@ -49,6 +76,13 @@ interface Fold {
   workSincePinch: number;
   readings: Reading[];
   now: Record<string, number>;
+  water: Water | null;
+  look: BenchState['look'];
+  tests: Partial<Record<TestName, number>>;
+  thickness: BenchState['thickness'];
+  isCut: boolean;
+  isResistOut: boolean;
+  faults: Map<string, SeenFault>;
 }
 
 const roll = (fold: Fold, act: Extract<LogEntry['act'], { kind: 'roll' }>): void => {
@@ -60,10 +94,26 @@ const roll = (fold: Fold, act: Extract<LogEntry['act'], { kind: 'roll' }>): void
   fold.workSincePinch += act.rolls;
 };
 
+/** What was seen, tested and opened. */
+const applySeen = (fold: Fold, { id, act }: LogEntry): void => {
+  if (act.kind === 'water') fold.water = act.water;
+  else if (act.kind === 'look') fold.look = act;
+  else if (act.kind === 'test') fold.tests[act.test] = act.grade;
+  else if (act.kind === 'thickness') fold.thickness = act;
+  else if (act.kind === 'open') {
+    fold.isCut = true;
+    fold.isResistOut ||= act.what === 'resist-out';
+  } else if (act.kind === 'fault')
+    fold.faults.set(id, { entryId: id, fault: act.fault, at: act.at, rollsThen: fold.rolls });
+  else if (act.kind === 'mended') fold.faults.delete(act.of);
+};
+
 const apply = (fold: Fold, entry: LogEntry): void => {
   const { act } = entry;
-  if (act.kind === 'wet') fold.wetted.add(act.face);
-  else if (act.kind === 'rub') {
+  if (act.kind === 'wet') {
+    fold.wetted.add(act.face);
+    fold.water = act.water;
+  } else if (act.kind === 'rub') {
     fold.rubs[act.face] = (fold.rubs[act.face] ?? 0) + act.count;
     fold.workSincePinch += act.count;
   } else if (act.kind === 'roll') roll(fold, act);
@@ -86,10 +136,13 @@ const apply = (fold: Fold, entry: LogEntry): void => {
   }
 };
 
-/** Folds a log into where the work stands. Undone entries do not count. Linear in the log. */
-export const benchState = (log: readonly LogEntry[]): BenchState => {
+/**
+ * Folds a log into where the work stands. Undone entries do not count. Linear in the log.
+ * @param wetted faces that were wetted while they were laid
+ */
+export const benchState = (log: readonly LogEntry[], wetted: readonly number[] = []): BenchState => {
   const fold: Fold = {
-    wetted: new Set(),
+    wetted: new Set(wetted),
     rubs: {},
     petals: new Map(),
     rolls: 0,
@@ -99,9 +152,19 @@ export const benchState = (log: readonly LogEntry[]): BenchState => {
     workSincePinch: 0,
     readings: [],
     now: {},
+    water: null,
+    look: null,
+    tests: {},
+    thickness: null,
+    isCut: false,
+    isResistOut: false,
+    faults: new Map(),
   };
   const entries = standing(log);
-  for (const entry of entries) apply(fold, entry);
+  for (const entry of entries) {
+    apply(fold, entry);
+    applySeen(fold, entry);
+  }
   return {
     wettedFaces: [...fold.wetted].toSorted((a, b) => a - b),
     rubs: fold.rubs,
@@ -116,6 +179,13 @@ export const benchState = (log: readonly LogEntry[]): BenchState => {
     throwsSinceMeasure: fold.throws - (fold.readings.at(-1)?.throwsBefore ?? 0),
     now: fold.now,
     lastAt: entries.at(-1)?.at ?? null,
+    water: fold.water,
+    look: fold.look,
+    tests: fold.tests,
+    thickness: fold.thickness,
+    isCut: fold.isCut,
+    isResistOut: fold.isResistOut,
+    faults: [...fold.faults.values()],
   };
 };
 

@@ -1,3 +1,4 @@
+import { wayToLay } from './waysToLay';
 import { describe, expect, it } from 'vitest';
 import { box, ellipse } from '../outline/shapes';
 import { polygonArea } from '../outline/polygon';
@@ -154,5 +155,18 @@ describe('evenness', () => {
     const [half, whole] = [least(50_000), least(100_000)];
     expect(whole).toBeLessThan(2000);
     expect(whole / half).toBeLessThan(3.2);
+  });
+});
+
+describe('another way to lay the same wool', () => {
+  it('in twice the layers has wisps half as heavy, so many to a layer as before, and is more even', () => {
+    const of = { grams: 40, planned: 3, hand: USUAL_HAND, directionOf: () => 0 as const };
+    const [plan, fine] = [3, 6].map(n => wayToLay({ ...of, layers: n }));
+    expect(fine?.layers.reduce((sum, l) => sum + l.grams, 0)).toBeCloseTo(40, 12);
+    expect((plan?.layers[0]?.grams ?? 0) / (plan?.hand.grams ?? 1)).toBeCloseTo(
+      (fine?.layers[0]?.grams ?? 0) / (fine?.hand.grams ?? 1),
+      12,
+    );
+    expect(plan?.hand).toEqual(USUAL_HAND);
   });
 });

@@ -1,3 +1,4 @@
+import { meanReading } from '../cycles/pair';
 import { LOPSIDED_PROGRESS } from '../tolerances';
 import type { Forecaster, GaugeStand } from './forecast';
 
@@ -13,12 +14,12 @@ export const progressOf = (lengths: { laidMm: number; nowMm: number; wantedMm: n
  */
 export const progressForecast: Forecaster = (gauges, state) => {
   const stands: GaugeStand[] = gauges.map(gauge => {
-    const read = state.now[gauge.id];
+    const read = meanReading(state.now, gauge.id);
     const nowMm = read ?? gauge.laidMm;
     return {
       gauge,
       nowMm,
-      measured: read !== undefined,
+      measured: read !== null,
       progress: progressOf({ laidMm: gauge.laidMm, nowMm, wantedMm: gauge.wantedMm }),
     };
   });

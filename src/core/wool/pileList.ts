@@ -1,4 +1,5 @@
 import { divide } from './divide';
+import type { Decoration, LayStep } from './layOrder';
 import type { WeighPlan } from './weigh';
 
 /** A share of one layer, laid of one wool; null is a wool that is not chosen yet. */
@@ -28,23 +29,48 @@ export interface ScalePile {
   readonly layer: number | null;
   readonly woolId: string | null;
   readonly grams: number;
+  /** What it is, where it is laid beside the layers: then nothing is re-divided into it. */
+  readonly decoration?: string;
+}
+
+/** What a piece is laid of. */
+export interface LaidOf {
+  readonly colours: LayColours;
+  /** The piece's own wool, for layers that are not named. */
+  readonly woolId: string | null;
+  readonly decorations?: readonly Decoration[];
+  /** What the scale reads, g, > 0. */
+  readonly stepG: number;
 }
 
 /** More pieces alike than these are weighed as one list, over and over. */
-const MOST_LISTED = 12;
+const MOST_LISTED = 200;
+
+const decorationPiles = (piece: number, decorations: readonly Decoration[]): readonly ScalePile[] =>
+  decorations.flatMap(d =>
+    d.grams === null || d.grams <= 0
+      ? []
+      : [
+          {
+            id: [piece, 'd', d.id].join('.'),
+            piece,
+            face: d.name,
+            layer: null,
+            woolId: d.woolId,
+            grams: d.grams,
+            decoration: d.name,
+          },
+        ],
+  );
 
 /**
- * Every pile of a plan in the order it is weighed: piece by piece, face by face, layer by layer, wool by wool.
- * Each layer's piles sum to it exactly.
- * @param stepG what the scale reads, g, > 0
+ * Every pile of a plan in the order it is weighed: piece by piece, face by face, layer by layer, wool by wool; what is laid
+ * beside the layers comes last. Each layer's piles sum to it exactly.
  */
-export const pileList = (
-  weigh: WeighPlan,
-  of: { readonly colours: LayColours; readonly woolId: string | null; readonly stepG: number },
-): readonly ScalePile[] => {
+export const pileList = (weigh: WeighPlan, of: LaidOf): readonly ScalePile[] => {
   const pieces = weigh.times <= MOST_LISTED ? weigh.times : 1;
-  return Array.from({ length: pieces }, (_, k) =>
-    weigh.faces.flatMap((face, f) =>
+  return Array.from({ length: pieces }, (_, k) => [
+    ...weigh.faces.flatMap((face, f) =>
       face.layers.flatMap((grams, l) => {
         const parts = partsOf(of.colours, l, of.woolId);
         const shares = divide(
@@ -62,20 +88,35 @@ export const pileList = (
         }));
       }),
     ),
-  ).flat();
+    ...decorationPiles(k + 1, of.decorations ?? []),
+  ]).flat();
 };
 
-/** Grams of each wool for a whole plan, its part of the reserve beside them. Null is the wool not chosen yet. */
+/**
+ * Which of the piles a step of laying takes: those of its layer on its face, or of what is laid beside the layers.
+ * @param piles of one piece
+ */
+export const pilesOfStep = (step: LayStep, piles: readonly ScalePile[]): readonly ScalePile[] => {
+  const start = step.what ? ['1', 'd', step.what.id] : ['1', String(step.face), String(step.layer)];
+  return step.act === 'lay' || step.act === 'decorate'
+    ? piles.filter(p => start.every((part, i) => p.id.split('.')[i] === part))
+    : [];
+};
+
+/**
+ * Grams of each wool for a whole plan, its part of the reserve beside them; a decoration is weighed as it is and has no part
+ * of the reserve. Null is the wool not chosen yet.
+ */
 export const woolNeeds = (
   weigh: WeighPlan,
-  of: { readonly colours: LayColours; readonly woolId: string | null; readonly stepG: number },
+  of: LaidOf,
 ): ReadonlyArray<{ readonly woolId: string | null; readonly grams: number }> => {
+  const piles = pileList({ ...weigh, times: 1 }, of);
+  const laid = piles.filter(p => p.decoration === undefined).reduce((sum, p) => sum + p.grams, 0);
   const needs = new Map<string | null, number>();
-  for (const pile of pileList({ ...weigh, times: 1 }, of))
-    needs.set(pile.woolId, (needs.get(pile.woolId) ?? 0) + pile.grams * weigh.times);
-  const all = [...needs.values()].reduce((a, b) => a + b, 0);
-  return [...needs].map(([woolId, grams]) => ({
-    woolId,
-    grams: grams + (all > 0 ? (weigh.reserve * grams) / all : 0),
-  }));
+  for (const { woolId, grams, decoration } of piles) {
+    const reserve = decoration === undefined && laid > 0 ? (weigh.reserve * grams) / laid : 0;
+    needs.set(woolId, (needs.get(woolId) ?? 0) + grams * weigh.times + reserve);
+  }
+  return [...needs].map(([woolId, grams]) => ({ woolId, grams }));
 };

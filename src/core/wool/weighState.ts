@@ -42,7 +42,7 @@ const wantedOf = (
 ): ReadonlyMap<string, number> => {
   const wanted = new Map<string, number>();
   for (const woolId of new Set(piles.map(p => p.woolId))) {
-    const own = piles.filter(p => p.woolId === woolId);
+    const own = piles.filter(p => p.woolId === woolId && p.decoration === undefined);
     const open = own.filter(p => !weighed.has(p.id));
     const left = sum(own.map(p => p.grams)) - sum(own.map(p => weighed.get(p.id) ?? 0));
     const shares = divide(

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../evenness/random';
-import { enough } from './enough';
-import { pileList, partsOf, woolNeeds } from './pileList';
+import { costOf, enough, substituteFor, sufficientShare } from './enough';
+import { pileList, partsOf, pilesOfStep, woolNeeds } from './pileList';
 import { isStill, scaleLine } from './scaleLine';
 import { gramsLeft } from './shelfLedger';
 import { simulatedScale } from './simulatedScale';
@@ -59,6 +59,50 @@ describe('piles', () => {
     expect(pileList(pair, OF)).toHaveLength(16);
     expect(sum(woolNeeds(pair, OF).map(n => n.grams))).toBeCloseTo(pair.take, 6);
     expect(woolNeeds(pair, OF).find(n => n.woolId === 'fog')?.grams).toBeCloseTo(14 * (pair.take / 120), 6);
+  });
+});
+
+describe('what is laid beside the layers', () => {
+  const moon = {
+    id: 'm',
+    kind: 'motif',
+    name: 'moon',
+    face: 1,
+    first: false,
+    woolId: 'kelp',
+    grams: 4,
+  } as const;
+  const laidOf = { ...OF, colours: [], decorations: [moon, { ...moon, id: 'n', grams: null }] };
+
+  it('is a pile of its own where it is weighed; it has no part of the reserve', () => {
+    const piles = pileList(plan(2, 120), laidOf);
+    expect(piles.filter(p => p.decoration === 'moon').map(p => [p.id, p.piece, p.grams])).toEqual([
+      ['1.d.m', 1, 4],
+      ['2.d.m', 2, 4],
+    ]);
+    const [kelp] = woolNeeds(plan(), laidOf);
+    expect(kelp?.grams).toBeCloseTo(plan().take + 4, 9);
+  });
+
+  it('takes nothing of what is re-divided, and gives nothing', () => {
+    const state = weighState(pileList(plan(), laidOf), [{ pile: '1.1.1.1', grams: 15 }], 0.5);
+    expect(state.piles.at(-1)).toMatchObject({ decoration: 'moon', wanted: 4 });
+    const heavy = weighState(pileList(plan(), laidOf), [{ pile: '1.d.m', grams: 9 }], 0.5);
+    expect(heavy.piles[0]?.wanted).toBe(10);
+  });
+});
+
+describe('a step of laying', () => {
+  it('takes the piles of its layer on its face, or of its decoration, and wetting takes none', () => {
+    const piles = pileList(plan(), OF);
+    const of = (side: number, layer: number) =>
+      pilesOfStep({ id: 'x', act: 'lay', face: side, layer }, piles).map(p => [p.woolId, p.grams]);
+    expect(of(2, 2)).toEqual([
+      ['fog', 3.5],
+      ['kelp', 6.5],
+    ]);
+    expect(of(1, 1)).toEqual([['kelp', 10]]);
+    expect(pilesOfStep({ id: 'x', act: 'wet', face: 1 }, piles)).toEqual([]);
   });
 });
 
@@ -172,6 +216,72 @@ describe('enough', () => {
     expect(enough(needs, [], () => null)[0]?.short).toBe(0);
     expect(enough(needs, [], () => 59.97)[0]?.short).toBe(0);
     expect(enough(needs, [{ woolId: 'kelp', grams: 90 }], () => 0)[0]).toMatchObject({ open: 0, short: 0 });
+  });
+});
+
+describe('where a wool runs out', () => {
+  const four = weigh({
+    grams: 80,
+    times: 1,
+    piles: [
+      { ...face('face 1'), layers: 4 },
+      { ...face('face 2'), layers: 4 },
+    ],
+    reserveShare: 0,
+    stepG: 0.5,
+  });
+  const piles = pileList(four, { colours: [], woolId: 'kelp', stepG: 0.5 });
+  const spare = [
+    { woolId: 'kelp', grams: 500 },
+    { woolId: 'fog', grams: 60 },
+    { woolId: 'brick', grams: 90 },
+  ];
+
+  it('another takes hidden layers only, as few as make up for it', () => {
+    expect(substituteFor({ woolId: 'kelp', short: 12 }, piles, spare)).toEqual({
+      layers: [1],
+      grams: 20,
+      woolId: 'brick',
+    });
+    expect(substituteFor({ woolId: 'kelp', short: 25 }, piles, spare)).toMatchObject({
+      layers: [1, 2],
+      grams: 40,
+    });
+  });
+
+  it('none does where the hidden layers, or the shelf, do not suffice', () => {
+    expect(substituteFor({ woolId: 'kelp', short: 45 }, piles, spare)).toBeNull();
+    expect(substituteFor({ woolId: 'kelp', short: 25 }, piles, spare.slice(0, 1))).toBeNull();
+    expect(substituteFor({ woolId: 'kelp', short: 25 }, piles, [{ woolId: 'fog', grams: 30 }])).toBeNull();
+    const two = pileList(
+      weigh({ grams: 40, times: 1, piles: [{ ...face('face'), layers: 2 }], reserveShare: 0, stepG: 1 }),
+      { colours: [], woolId: 'kelp', stepG: 1 },
+    );
+    expect(substituteFor({ woolId: 'kelp', short: 2 }, two, spare)).toBeNull();
+  });
+
+  it('a piece keeps the share of what there is', () => {
+    const [row] = enough([{ woolId: 'kelp', grams: 60 }], [], () => 45);
+    expect(row && sufficientShare(row)).toBeCloseTo(0.75, 12);
+    expect(sufficientShare({ woolId: null, grams: 5, open: 5, left: null, short: 0 })).toBe(1);
+  });
+
+  it('what it costs is said to be of those with a price only', () => {
+    expect(
+      costOf([
+        { grams: 150, per100g: 8 },
+        { grams: 50, per100g: null },
+      ]),
+    ).toEqual({
+      sum: 12,
+      isWhole: false,
+    });
+    expect(
+      costOf([
+        { grams: 150, per100g: 8 },
+        { grams: 50, per100g: undefined },
+      ]).isWhole,
+    ).toBe(true);
   });
 });
 

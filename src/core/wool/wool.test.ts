@@ -32,6 +32,8 @@ describe('layers', () => {
       name: id,
       face,
       first,
+      woolId: null,
+      grams: null,
     });
     const steps = laySteps({
       faces: 2,

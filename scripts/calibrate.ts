@@ -1,0 +1,29 @@
+// npm run calibrate: how often the forecast's ranges hold, in the model's own world and in others; and how made-up pieces end
+// by the advice and by two usual ways. Some minutes; `npm run calibrate 50` is a rough look.
+import { coverageOf } from '../src/core/felting/testing/coverage';
+import { endsOf, FELTERS } from '../src/core/felting/testing/felters';
+import { ODD_WORLDS } from '../src/core/felting/testing/simulatedPiece';
+
+const pieces = Number(process.argv[2] ?? 500);
+const percent = (share: number): string => `${(100 * share).toFixed(1)} %`;
+const row = (name: string, startSd = 0): void => {
+  const odd = ODD_WORLDS[name] ?? {};
+  const { in80, in95, forecasts, ms } = coverageOf({ pieces, odd, startSd });
+  const known = startSd > 0 ? ', starts unknown' : '';
+  console.log(
+    `${(name + known).padEnd(42)} ${percent(in80).padStart(8)} ${percent(in95).padStart(8)} ${String(forecasts).padStart(6)}  ${ms.toFixed(0)} ms`,
+  );
+};
+console.log(
+  `${''.padEnd(42)} ${'of 80 %'.padStart(8)} ${'of 95 %'.padStart(8)} ${'tried'.padStart(6)}  an update`,
+);
+for (const name of Object.keys(ODD_WORLDS)) row(name);
+row('start misread by 2.5 %', 0.015);
+
+console.log(`\n${''.padEnd(42)} ${'at size'.padStart(8)} ${'too small'.padStart(9)}  measured   rolls`);
+for (const [name, felter] of Object.entries(FELTERS)) {
+  const { within, overshot, measurings, rolls } = endsOf(felter, Math.min(pieces, 300));
+  console.log(
+    `${name.padEnd(42)} ${percent(within).padStart(8)} ${percent(overshot).padStart(9)} ${measurings.toFixed(1).padStart(9)} ${rolls.toFixed(0).padStart(7)}`,
+  );
+}

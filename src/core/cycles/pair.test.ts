@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest';
+import { feltedOf } from '../felting/feltedOf';
+import { GENERAL_BELIEF } from '../felting/feltingModel';
+import { progressForecast } from '../forecast/progressForecast';
+import type { Gauge } from '../forms/formKind';
+import { finishedMm, laidMm } from '../quantity';
+import { benchState } from './benchState';
+import { meanReading, measuredPieces, readingId, standsOfAll, unequalIn } from './pair';
+
+const gauge = (id: string): Gauge => ({
+  id,
+  name: id === 'A' ? 'length' : 'width',
+  directionDeg: id === 'A' ? 0 : 90,
+  laidMm: laidMm(400),
+  wantedMm: finishedMm(280),
+  from: { x: 0, y: 0 },
+  to: { x: 1, y: 0 },
+});
+const GAUGES = [gauge('A'), gauge('B')];
+const log = [
+  {
+    id: 'e',
+    seq: 1,
+    at: '',
+    act: { kind: 'measure', readings: { A: 300, 'A/2': 320, B: 310, 'B/2': null } },
+  } as const,
+];
+const { now } = benchState(log);
+
+describe('pieces alike, measured side by side', () => {
+  it('each has its own line; of a large batch one stands for all', () => {
+    expect([1, 2, 4, 30].map(measuredPieces)).toEqual([1, 2, 4, 1]);
+    expect([readingId('A', 1), readingId('A', 2)]).toEqual(['A', 'A/2']);
+    const stands = standsOfAll(progressForecast(GAUGES, benchState(log)).stands, now, 2);
+    expect(stands.map(s => [s.gauge.id, s.nowMm, s.measured])).toEqual([
+      ['A', 300, true],
+      ['A/2', 320, true],
+      ['B', 310, true],
+      ['B/2', 310, false],
+    ]);
+    expect(stands[1]?.gauge.name).toBe('length, piece 2');
+  });
+
+  it('the piece stands where the mean of them stands, for the bars as for the model', () => {
+    expect(meanReading(now, 'A')).toBe(310);
+    expect(meanReading({}, 'A')).toBeNull();
+    expect(progressForecast(GAUGES, benchState(log)).stands[0]?.nowMm).toBe(310);
+    const { intervals } = feltedOf(log, { gauges: GAUGES, isSolid: false, isFuzzy: false }, GENERAL_BELIEF);
+    expect(intervals[0]?.read).toEqual([Math.log(310 / 400), Math.log(310 / 400)]);
+  });
+
+  it('are told of where they differ', () => {
+    expect(unequalIn(['A', 'B'], now, 2)).toEqual({ gaugeId: 'A', larger: 2, by: 320 / 300 - 1 });
+    expect(unequalIn(['A'], { A: 300, 'A/2': 303 }, 2)).toBeNull();
+    expect(unequalIn(['A'], { A: 300 }, 2)).toBeNull();
+    expect(unequalIn(['A'], now, 1)).toBeNull();
+  });
+});

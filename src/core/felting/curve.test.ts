@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import type { Act } from '../cycles/entry';
+import type { Gauge } from '../forms/formKind';
+import { finishedMm, laidMm } from '../quantity';
+import { believedCurve, curveEnds, meanCurve, readCurves } from './curve';
+import { GENERAL_BELIEF } from './feltingModel';
+
+const gauge = (id: string, directionDeg: number): Gauge => ({
+  id,
+  name: id,
+  directionDeg,
+  laidMm: laidMm(500),
+  wantedMm: finishedMm(350),
+  from: { x: 0, y: 0 },
+  to: { x: 1, y: 0 },
+});
+const FORMED = { gauges: [gauge('A', 0), gauge('B', 90)], isSolid: false, isFuzzy: false };
+const log = (...acts: Act[]) => acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '', act }));
+const roll = (rolls: number): Act => ({
+  kind: 'roll',
+  face: 1,
+  directionDeg: 0,
+  rolls,
+  cushion: 'bubble',
+  pressure: 'arms',
+});
+
+describe('the curve of a piece', () => {
+  const curves = readCurves(
+    log(roll(100), { kind: 'measure', readings: { A: 480, B: 490 } }, roll(50), {
+      kind: 'measure',
+      readings: { A: 450, B: null },
+    }),
+    FORMED,
+  );
+
+  it('begins as it was laid, and has a point a reading', () => {
+    expect(curves[0]?.map(p => [p.work, Number(p.share.toFixed(6))])).toEqual([
+      [0, 1],
+      [100, 0.96],
+      [150, 0.9],
+    ]);
+    expect(curves[1]).toHaveLength(2);
+  });
+
+  it('ends where its lines are wanted, after all the work there was', () => {
+    expect(curveEnds(log(roll(100), { kind: 'throw', count: 10 }), FORMED)).toEqual({
+      wanted: 0.7,
+      done: 115,
+    });
+  });
+
+  it('has a mean where all its lines were read', () => {
+    expect(meanCurve(curves).map(p => [p.work, Number(p.share.toFixed(6))])).toEqual([
+      [0, 1],
+      [100, 0.97],
+    ]);
+  });
+
+  it('as it is believed falls all the way, by a fifth to a quarter at 400 (general practice)', () => {
+    const curve = believedCurve(GENERAL_BELIEF, 800);
+    expect(curve[0]).toEqual({ work: 0, share: 1 });
+    for (const [i, p] of curve.slice(1).entries()) expect(p.share).toBeLessThan(curve[i]?.share ?? 0);
+    const half = curve.find(p => p.work === 400)?.share ?? 0;
+    expect(half).toBeGreaterThan(0.75);
+    expect(half).toBeLessThan(0.82);
+  });
+});

@@ -1,0 +1,60 @@
+import type { LogEntry, Water } from '../cycles/entry';
+import { meanReading } from '../cycles/pair';
+import { standing } from '../cycles/standing';
+import type { FormPlan, Gauge } from '../forms/formKind';
+import { addWork, type Belief, FELTING, guessed, NO_WORK, withoutBias, type Work } from './feltingModel';
+import { workOfAct } from './intensity';
+import type { Felted } from './posterior';
+
+/** A reading shorter or longer than this many times what was laid is no length of this piece. */
+const BELIEVABLE = { least: 0.05, most: 3 } as const;
+
+/** A piece as its form has it. */
+export interface Formed {
+  readonly gauges: readonly Gauge[];
+  /** A ball, a bead, an egg: its rolls have no direction. */
+  readonly isSolid: boolean;
+  /** True where nothing marks the edge of what is laid: then where it begins is known only within a per cent or two. */
+  readonly isFuzzy: boolean;
+}
+
+/** Forms whose laid edge nothing marks. */
+const FUZZY: ReadonlySet<FormPlan['outlineIs']> = new Set(['layout', 'cloth']);
+
+/** What the model needs to know of a form. */
+export const formedOf = (form: FormPlan): Formed => ({
+  gauges: form.gauges,
+  isSolid: Boolean(form.solid),
+  isFuzzy: FUZZY.has(form.outlineIs),
+});
+
+/** The log as the model reads it. Undone entries do not count. Linear in the log. */
+export const feltedOf = (log: readonly LogEntry[], formed: Formed, belief: Belief): Felted => {
+  const { gauges, isSolid, isFuzzy } = formed;
+  const intervals: Array<{ work: Work; read: Array<number | null> }> = [];
+  let since = NO_WORK;
+  let water: Water = 'hot';
+  for (const { act } of standing(log)) {
+    if (act.kind === 'wet' || act.kind === 'water') water = act.water;
+    const done = workOfAct(act, water);
+    if (done) {
+      since = addWork(since, done.rolls, isSolid ? null : done.directionDeg);
+      since = guessed(since, done.give);
+    }
+    if (act.kind !== 'measure') continue;
+    const read = gauges.map(({ id, laidMm }) => {
+      const share = (meanReading(act.readings, id) ?? 0) / laidMm;
+      return share >= BELIEVABLE.least && share <= BELIEVABLE.most ? Math.log(share) : null;
+    });
+    if (read.every(r => r === null)) continue;
+    intervals.push({ work: since, read });
+    since = NO_WORK;
+  }
+  return {
+    gaugesDeg: gauges.map(g => g.directionDeg),
+    intervals,
+    since,
+    belief: isSolid ? withoutBias(belief) : belief,
+    startSd: isFuzzy ? FELTING.startSd : 0,
+  };
+};

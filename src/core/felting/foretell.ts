@@ -1,0 +1,80 @@
+import type { Felted, World } from './posterior';
+import {
+  driftSd,
+  grow,
+  type Line,
+  lineAt,
+  logLength,
+  stretchOf,
+  sumWork,
+  type Work,
+  guessSd,
+} from './feltingModel';
+import type { Inferred } from './infer';
+
+/** Quantiles of a figure: the middle, and the ranges that hold it 80 and 95 times in a hundred. */
+export interface Range {
+  readonly mean: number;
+  readonly sd: number;
+  readonly low95: number;
+  readonly low80: number;
+  readonly median: number;
+  readonly high80: number;
+  readonly high95: number;
+}
+
+const QUANTILES = [0.025, 0.1, 0.5, 0.9, 0.975] as const;
+
+/** @param values one to a world @param weights summing to 1 */
+export const rangeOf = (values: Float64Array, weights: Float64Array): Range => {
+  const order = Array.from(values.keys()).toSorted((a, b) => (values[a] ?? 0) - (values[b] ?? 0));
+  let mean = 0;
+  values.forEach((v, n) => {
+    mean += v * (weights[n] ?? 0);
+  });
+  let variance = 0;
+  values.forEach((v, n) => {
+    variance += (weights[n] ?? 0) * (v - mean) ** 2;
+  });
+  const found: number[] = [];
+  let sum = 0;
+  for (const n of order) {
+    sum += weights[n] ?? 0;
+    while (found.length < QUANTILES.length && sum >= (QUANTILES[found.length] ?? 1))
+      found.push(values[n] ?? 0);
+  }
+  const last = values[order.at(-1) ?? 0] ?? 0;
+  const [low95 = last, low80 = last, median = last, high80 = last, high95 = last] = found;
+  return { mean, sd: Math.sqrt(variance), low95, low80, median, high80, high95 };
+};
+
+/** Vigour of the hands in the time since the last measuring; before the first, it is what all is reckoned against. */
+const vigourOf = (world: World, drift: { readonly z: number; readonly sd: number }): number =>
+  Math.exp(world.logVigour + drift.z * drift.sd);
+
+/** How the felt of one world lies after more work. */
+export const stretchAfter = (world: World, work: Work, drift: { readonly z: number; readonly sd: number }) =>
+  stretchOf(
+    grow(world.tensor, work, { share: world.parameters.share, vigour: vigourOf(world, drift) }),
+    world.parameters,
+  );
+
+/** How much the hands may have changed since a measuring, before the first not at all; and what was guessed of the work. */
+export const driftAfter = (felted: Felted, work: Work): number =>
+  Math.hypot(felted.intervals.length === 0 ? 0 : driftSd(work), guessSd(work));
+
+/** Length of each gauge as a share of what it was thought to be laid, world by world, after more work. */
+export const sharesAfter = (felted: Felted, inferred: Inferred, future: Work): readonly Float64Array[] => {
+  const work = sumWork(felted.since, future);
+  const sd = driftAfter(felted, work);
+  const lines: readonly Line[] = felted.gaugesDeg.map(lineAt);
+  const shares = lines.map(() => new Float64Array(inferred.worlds.length));
+  inferred.worlds.forEach((world, n) => {
+    const stretch = stretchAfter(world, work, { z: inferred.drifts[n] ?? 0, sd });
+    lines.forEach((line, g) => {
+      const own = shares[g];
+      if (own) own[n] = Math.exp(logLength(stretch, line) + (world.starts[g] ?? 0));
+    });
+  });
+  return shares;
+};

@@ -1,0 +1,69 @@
+import { seeded } from '../../evenness/random';
+import { addWork, balancedWork, GENERAL_BELIEF, NO_WORK } from '../feltingModel';
+import { rangeOf, sharesAfter } from '../foretell';
+import { infer } from '../infer';
+import type { Felted } from '../posterior';
+import { type Oddity, simulatedPiece } from './simulatedPiece';
+
+/** How often a range held what came. */
+export interface Coverage {
+  readonly in80: number;
+  readonly in95: number;
+  readonly forecasts: number;
+  /** Median time of an update, ms. */
+  readonly ms: number;
+}
+
+/** Rolls between measurings, and after how many measurings a forecast is tried. */
+const EVERY = 100;
+const AFTER = [2, 4, 6];
+const AHEAD = 150;
+
+/**
+ * Makes up pieces, measures them as a felter would, foretells each some way ahead, and counts how often the truth lay within.
+ * @param startSd what the model takes for the deviation of a start
+ */
+export const coverageOf = (of: {
+  readonly pieces: number;
+  readonly odd: Oddity;
+  readonly startSd?: number;
+  readonly seed?: number;
+  readonly points?: number;
+}): Coverage => {
+  const { pieces, odd, startSd = 0 } = of;
+  const gaugesDeg = [0, 90];
+  let [in80, in95, forecasts] = [0, 0, 0];
+  const times: number[] = [];
+  for (let n = 0; n < pieces; n += 1) {
+    const random = seeded((of.seed ?? 1) * 100_003 + n);
+    const piece = simulatedPiece(random, gaugesDeg, { odd });
+    const intervals: Felted['intervals'][number][] = [];
+    for (let k = 1; k <= Math.max(...AFTER); k += 1) {
+      const rubs = k === 1 ? addWork(NO_WORK, 20, null) : NO_WORK;
+      const along = EVERY * (0.3 + 0.4 * random());
+      const work = addWork(addWork(rubs, along, 0), EVERY - along, 90);
+      piece.work(work);
+      intervals.push({ work, read: piece.measure() });
+      if (!AFTER.includes(k)) continue;
+      const felted: Felted = { gaugesDeg, intervals, since: NO_WORK, belief: GENERAL_BELIEF, startSd };
+      const start = performance.now();
+      const inferred = infer(felted, of.points);
+      times.push(performance.now() - start);
+      const ahead = sharesAfter(felted, inferred, balancedWork(AHEAD)).map(v => rangeOf(v, inferred.weights));
+      // What comes is tried on a copy of the hands: the piece goes on as it was.
+      const truth = piece.foretold(balancedWork(AHEAD));
+      ahead.forEach((range, g) => {
+        const came = Math.exp(truth[g] ?? 0);
+        forecasts += 1;
+        in80 += came >= range.low80 && came <= range.high80 ? 1 : 0;
+        in95 += came >= range.low95 && came <= range.high95 ? 1 : 0;
+      });
+    }
+  }
+  return {
+    in80: in80 / forecasts,
+    in95: in95 / forecasts,
+    forecasts,
+    ms: times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)] ?? 0,
+  };
+};

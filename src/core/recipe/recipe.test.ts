@@ -1,0 +1,54 @@
+import { describe, expect, it } from 'vitest';
+import { freshStepId, minutesLeft, moveStep, recipeProgress, SCHOOLS, type StepTick } from './recipe';
+
+const [school] = SCHOOLS;
+if (!school) throw new Error('no school');
+const tick = (step: string, how: StepTick['how'] = 'done', atMs = 0): StepTick => ({ step, how, atMs });
+
+describe('recipes', () => {
+  it('the schools are told apart, and each ends dry', () => {
+    expect(new Set(SCHOOLS.map(s => s.id)).size).toBe(SCHOOLS.length);
+    for (const s of SCHOOLS) {
+      expect(new Set(s.steps.map(step => step.id)).size).toBe(s.steps.length);
+      expect(s.steps.at(-1)?.act).toBe('dry');
+      expect(s.steps[0]?.act).toBe('wet');
+    }
+  });
+
+  it('go step by step; one left out is settled, one out of turn does not hide the one before', () => {
+    expect(recipeProgress(school, []).next?.id).toBe('s1');
+    expect(recipeProgress(school, [tick('s1'), tick('s2', 'skipped')])).toMatchObject({
+      next: { id: 's3' },
+      done: 2,
+    });
+    expect(recipeProgress(school, [tick('s3')]).next?.id).toBe('s1');
+    expect(
+      recipeProgress(
+        school,
+        school.steps.map(s => tick(s.id)),
+      ).next,
+    ).toBeNull();
+  });
+
+  it('a clock goes on from when it was started, over a reload or a night', () => {
+    const ticks = [tick('s1'), tick('s2', 'started', 60_000)];
+    expect(recipeProgress(school, ticks)).toMatchObject({ next: { id: 's2' }, startedMs: 60_000 });
+    expect(minutesLeft(15, 60_000, 60_000)).toBe(15);
+    expect(minutesLeft(15, 60_000, 60_000 + 14.5 * 60_000)).toBe(1);
+    expect(minutesLeft(15, 60_000, 60_000 + 8 * 3_600_000)).toBe(0);
+    // The clock of the machine was set back by an hour.
+    expect(minutesLeft(15, 3_660_000, 60_000)).toBe(15);
+  });
+
+  it('are edited: a step has an id of its own, and is moved as far as the ends', () => {
+    const { steps } = school;
+    expect(steps.map(s => s.id)).not.toContain(freshStepId(steps));
+    expect(
+      moveStep(steps, 0, 1)
+        .map(s => s.id)
+        .slice(0, 2),
+    ).toEqual(['s2', 's1']);
+    expect(moveStep(steps, 0, -1)).toEqual(steps);
+    expect(moveStep(steps, steps.length - 1, 1)).toEqual(steps);
+  });
+});

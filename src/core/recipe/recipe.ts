@@ -1,0 +1,182 @@
+import type { Cushion, Water } from '../cycles/entry';
+
+/** What a step of a recipe asks for. */
+export const RECIPE_ACTS = [
+  'wet',
+  'rub',
+  'pinch',
+  'roll',
+  'look',
+  'measure',
+  'cut',
+  'resist-out',
+  'edges',
+  'throw',
+  'shock',
+  'rinse',
+  'soak',
+  'shape',
+  'dry',
+] as const;
+export type RecipeAct = (typeof RECIPE_ACTS)[number];
+
+/** One step of a recipe. What does not belong to its act is left out. */
+export interface RecipeStep {
+  readonly id: string;
+  readonly act: RecipeAct;
+  /** Rubs of each face, rolls each way on each face, throws, or rounds. */
+  readonly count?: number;
+  readonly cushion?: Cushion;
+  readonly water?: Water;
+  /** How long it takes, minutes: rubbing by the clock, soaking, drying. */
+  readonly minutes?: number;
+}
+
+/** How a maker goes from wet wool to dry felt: steps in order, free to depart from. */
+export interface Recipe {
+  readonly id: string;
+  readonly name: string;
+  readonly steps: readonly RecipeStep[];
+}
+
+const recipe = (id: string, name: string, steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
+  id,
+  name,
+  steps: steps.map((step, i) => ({ id: `s${i + 1}`, ...step })),
+});
+
+const FINISH: ReadonlyArray<Omit<RecipeStep, 'id'>> = [
+  { act: 'rinse', water: 'warm' },
+  { act: 'soak', minutes: 15, water: 'cold' },
+  { act: 'shape' },
+  { act: 'dry', minutes: 24 * 60 },
+];
+
+/** Schools to start from. All of it common practice, no published source. */
+export const SCHOOLS: readonly Recipe[] = [
+  recipe('by-count', 'By count, hot water', [
+    { act: 'wet', water: 'hot' },
+    { act: 'rub', count: 40 },
+    { act: 'pinch' },
+    { act: 'roll', count: 50, cushion: 'thick' },
+    { act: 'look' },
+    { act: 'roll', count: 50, cushion: 'bubble' },
+    { act: 'measure' },
+    { act: 'roll', count: 50, cushion: 'mat' },
+    { act: 'measure' },
+    { act: 'cut' },
+    { act: 'resist-out' },
+    { act: 'edges' },
+    { act: 'roll', count: 30, cushion: 'bare' },
+    { act: 'throw', count: 12 },
+    { act: 'measure' },
+    ...FINISH,
+  ]),
+  recipe('by-clock', 'By the clock, warm water', [
+    { act: 'wet', water: 'warm' },
+    { act: 'rub', minutes: 10 },
+    { act: 'pinch' },
+    { act: 'roll', count: 30, cushion: 'bubble' },
+    { act: 'look' },
+    { act: 'rub', minutes: 10 },
+    { act: 'roll', count: 100, cushion: 'bubble' },
+    { act: 'measure' },
+    { act: 'roll', count: 100, cushion: 'mat' },
+    { act: 'measure' },
+    { act: 'throw', count: 24 },
+    ...FINISH,
+  ]),
+  recipe('hot-and-cold', 'Hot and cold in turn', [
+    { act: 'wet', water: 'hot' },
+    { act: 'rub', count: 60 },
+    { act: 'pinch' },
+    { act: 'roll', count: 100, cushion: 'bubble' },
+    { act: 'measure' },
+    { act: 'cut' },
+    { act: 'resist-out' },
+    { act: 'shock', count: 2 },
+    { act: 'roll', count: 50, cushion: 'mat' },
+    { act: 'shock', count: 2 },
+    { act: 'measure' },
+    { act: 'throw', count: 12 },
+    { act: 'rinse', water: 'hot' },
+    { act: 'rinse', water: 'cold' },
+    { act: 'shape' },
+    { act: 'dry', minutes: 24 * 60 },
+  ]),
+  recipe('gentle', 'Gentle, for cloth and thin sheets', [
+    { act: 'wet', water: 'warm' },
+    { act: 'rub', count: 60 },
+    { act: 'pinch' },
+    { act: 'roll', count: 100, cushion: 'thick' },
+    { act: 'look' },
+    { act: 'roll', count: 100, cushion: 'bubble' },
+    { act: 'look' },
+    { act: 'measure' },
+    { act: 'throw', count: 24 },
+    { act: 'measure' },
+    ...FINISH,
+  ]),
+  recipe('ball', 'Balls, between the palms', [
+    { act: 'wet', water: 'hot' },
+    { act: 'rub', count: 40 },
+    { act: 'roll', count: 100, cushion: 'bubble' },
+    { act: 'look' },
+    { act: 'roll', count: 200, cushion: 'bare' },
+    { act: 'measure' },
+    { act: 'shock', count: 1 },
+    { act: 'measure' },
+    { act: 'rinse', water: 'cold' },
+    { act: 'dry', minutes: 48 * 60 },
+  ]),
+];
+
+/** A step as it stands in the log. */
+export interface StepTick {
+  readonly step: string;
+  readonly how: 'done' | 'skipped' | 'started';
+  /** ms since 1970. */
+  readonly atMs: number;
+}
+
+/** Where a recipe stands. */
+export interface RecipeProgress {
+  /** The step to do now; null when all are done or left out. */
+  readonly next: RecipeStep | null;
+  readonly done: number;
+  /** When the clock of the step to do now was started, ms; null where it was not. */
+  readonly startedMs: number | null;
+}
+
+/** Where a recipe stands, by the steps that were ticked off. A recipe changed half-way keeps what was ticked. */
+export const recipeProgress = (of: Recipe, ticks: readonly StepTick[]): RecipeProgress => {
+  const settled = new Set(ticks.filter(t => t.how !== 'started').map(t => t.step));
+  const next = of.steps.find(s => !settled.has(s.id)) ?? null;
+  const started = ticks.findLast(t => t.how === 'started' && t.step === next?.id);
+  return {
+    next,
+    done: of.steps.filter(s => settled.has(s.id)).length,
+    startedMs: started?.atMs ?? null,
+  };
+};
+
+const MINUTE_MS = 60_000;
+
+/** Minutes that are left of a clock, rounded up; 0 once it has run out. A clock set back lengthens it by no more than it was. */
+export const minutesLeft = (minutes: number, startedMs: number, nowMs: number): number =>
+  Math.max(0, Math.min(minutes, Math.ceil((minutes * MINUTE_MS - (nowMs - startedMs)) / MINUTE_MS)));
+
+/** A new id that no step of a recipe has. */
+export const freshStepId = (steps: readonly RecipeStep[]): string => {
+  const taken = new Set(steps.map(s => s.id));
+  for (let n = steps.length + 1; ; n += 1) if (!taken.has(`s${n}`)) return `s${n}`;
+};
+
+/** A step moved by so many places; at an end it stays. */
+export const moveStep = (steps: readonly RecipeStep[], at: number, by: number): readonly RecipeStep[] => {
+  const to = at + by;
+  const step = steps[at];
+  if (!step || to < 0 || to >= steps.length) return steps;
+  const rest = steps.filter((_, i) => i !== at);
+  return [...rest.slice(0, to), step, ...rest.slice(to)];
+};
