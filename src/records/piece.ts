@@ -3,8 +3,10 @@ import { CHAIN } from '../core/chain/quantities';
 import { MOST_DRAWN_POINTS } from '../core/tolerances';
 import type { DrawnOutline } from '../core/outline/drawn';
 import { DECORATION_KINDS, FIBRE_LAYS, LAY_ORDERS } from '../core/wool/layOrder';
+import { type LaidOf, type LayerPart, partsOf } from '../core/wool/pileList';
 import type { PlanInput } from '../core/plan/planInput';
 import { Id, IsoTime, kept, NotNegative, Positive, Reading } from './common';
+import { RecipeSchema } from './recipe';
 import { isObject, type Migration, type RecordSpec } from './migrate';
 
 const Link = z.enum(CHAIN);
@@ -50,7 +52,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(3),
+  version: z.literal(5),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -70,12 +72,16 @@ const PieceSchema = z.object({
           name: z.string().max(200),
           face: z.number().int().min(1).max(20),
           first: z.boolean(),
+          woolId: Id.nullable(),
+          grams: z.number().min(0).max(100_000).nullable(),
         }),
       )
       .max(60),
   }),
   /** Wools of each layer, the one laid first at 0; a layer that is not named is of the piece's own wool. */
   colours: z.array(z.array(z.object({ woolId: Id.nullable(), share: Share100 })).max(6)).max(50),
+  /** How it is worked, step by step; null where it goes by the advice alone. */
+  recipe: RecipeSchema.nullable(),
   result: z.object({
     readings: z.record(z.string().max(16), Reading),
     grams: Reading,
@@ -132,9 +138,24 @@ const USUAL_LAYING: z.infer<typeof PieceSchema>['laying'] = {
   decorations: [],
 };
 
+/** What was laid beside the layers was of no wool of the shelf, and not weighed. */
+const addWoolOfDecorations = (old: Record<string, unknown>): Record<string, unknown> => {
+  const laying = isObject(old['laying']) ? old['laying'] : {};
+  const decorations = Array.isArray(laying['decorations']) ? laying['decorations'] : [];
+  return {
+    ...old,
+    laying: {
+      ...laying,
+      decorations: decorations.map(d => (isObject(d) ? { ...d, woolId: null, grams: null } : d)),
+    },
+  };
+};
+
 export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddPiecesOutlineAndEase', up: addPiecesOutlineAndEase },
   { version: 3, name: 'AddLayingAndColours', up: old => ({ ...old, laying: USUAL_LAYING, colours: [] }) },
+  { version: 4, name: 'AddWoolOfDecorations', up: addWoolOfDecorations },
+  { version: 5, name: 'AddRecipe', up: old => ({ ...old, recipe: null }) },
 ];
 export const pieceSpec: RecordSpec<Piece> = {
   kind: 'piece',
@@ -142,9 +163,48 @@ export const pieceSpec: RecordSpec<Piece> = {
   migrations: PIECE_MIGRATIONS,
 };
 
-/** Every wool that a piece is made of: its own, and those of single layers. */
+/** Every wool that a piece is made of: its own, and those of single layers and of decorations. */
 export const woolsOf = (piece: Piece): ReadonlySet<string> =>
-  new Set([piece.woolId, ...piece.colours.flat().map(p => p.woolId)].filter(id => id !== null));
+  new Set(
+    [piece, ...piece.colours.flat(), ...piece.laying.decorations]
+      .map(of => of.woolId)
+      .filter(id => id !== null),
+  );
+
+/** What a piece is laid of. */
+export const laidOf = (piece: Piece): LaidOf => ({
+  colours: piece.colours,
+  woolId: piece.woolId,
+  decorations: piece.laying.decorations,
+  stepG: piece.plan.scaleStepG,
+});
+
+/** A piece with the wools of one layer changed; layers like the piece's own wool need no naming. */
+export const withLayer = (piece: Piece, layer: number, parts: readonly LayerPart[]): Piece => {
+  const colours = Array.from({ length: Math.max(piece.colours.length, layer + 1) }, (_, i) =>
+    i === layer ? [...parts] : [...(piece.colours[i] ?? [])],
+  );
+  while (colours.at(-1)?.length === 0) colours.pop();
+  return { ...piece, colours };
+};
+
+/** A piece with one wool in place of another in some layers. */
+export const withSubstitute = (
+  piece: Piece,
+  layers: readonly number[],
+  wools: { readonly from: string | null; readonly to: string },
+): Piece =>
+  layers.reduce(
+    (p, layer) =>
+      withLayer(
+        p,
+        layer,
+        partsOf(p.colours, layer, p.woolId).map(part =>
+          part.woolId === wools.from ? { ...part, woolId: wools.to } : part,
+        ),
+      ),
+    piece,
+  );
 
 /** A new piece. Time and name are passed in. */
 export const newPiece = (of: {
@@ -156,9 +216,10 @@ export const newPiece = (of: {
   readonly laying?: Piece['laying'];
   readonly colours?: Piece['colours'];
   readonly shrinkageFrom?: Piece['shrinkageFrom'];
+  readonly recipe?: Piece['recipe'];
 }): Piece => ({
   kind: 'piece',
-  version: 3,
+  version: 5,
   id: of.id,
   createdAt: of.now,
   updatedAt: of.now,
@@ -172,5 +233,6 @@ export const newPiece = (of: {
   plan: of.plan,
   laying: of.laying ?? USUAL_LAYING,
   colours: of.colours ?? [],
+  recipe: of.recipe ?? null,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

@@ -56,7 +56,8 @@ describe('a piece from version 1', () => {
 
   it('is one piece, measured inside, without the allowances that came later: its plan stays as it was', () => {
     const { piece, plan } = loaded(old('bottle-sleeve', SLEEVE));
-    expect(piece.version).toBe(3);
+    expect(piece.version).toBe(5);
+    expect(piece.recipe).toBeNull();
     expect(piece.colours).toEqual([]);
     expect(piece.laying).toEqual({ order: 'all', fibres: 'crossed', decorations: [] });
     expect(piece.plan).toMatchObject({
@@ -91,6 +92,24 @@ describe('a piece from version 1', () => {
       );
   });
 
+  it('had decorations of no wool of the shelf until version 4', () => {
+    const third = {
+      ...loaded(old('disc', { diameter: 380, strip: 0 })).piece,
+      version: 3,
+      laying: {
+        order: 'two',
+        fibres: 'radial',
+        decorations: [{ id: 'd1', kind: 'silk', name: 'veil', face: 1, first: true }],
+      },
+    };
+    const { laying } = loaded(third).piece;
+    expect(laying).toMatchObject({
+      order: 'two',
+      decorations: [{ name: 'veil', woolId: null, grams: null }],
+    });
+    expect(loadRecord(pieceSpec, { ...third, laying: { decorations: [5] } }, '').status).toBe('invalid');
+  });
+
   it('that is damaged is refused, not mended in silence', () => {
     const { plan: _, ...without } = old('disc', { diameter: 380 });
     expect(loadRecord(pieceSpec, without, 'pieces[0]').status).toBe('invalid');
@@ -100,11 +119,27 @@ describe('a piece from version 1', () => {
 
 describe('settings from version 1', () => {
   it('keep what was chosen; paper lies as takes fewest sheets', () => {
-    const { orientation: _o, snap: _s, hand: _h, ...first } = DEFAULT_SETTINGS;
+    const {
+      orientation: _o,
+      snap: _s,
+      hand: _h,
+      recipes: _r,
+      pace: _p,
+      pacer: _q,
+      ...first
+    } = DEFAULT_SETTINGS;
     const got = loadRecord(settingsSpec, { ...first, version: 1, page: 'letter', units: 'imperial' }, '');
     expect(got).toMatchObject({
       status: 'ok',
-      value: { page: 'letter', units: 'imperial', orientation: 'auto', snap: 'half', hand: null },
+      value: {
+        page: 'letter',
+        units: 'imperial',
+        orientation: 'auto',
+        snap: 'half',
+        hand: null,
+        recipes: [],
+        pacer: 'tick',
+      },
     });
   });
 });

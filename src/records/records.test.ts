@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { disc } from '../core/forms/kinds/disc';
-import { entrySpec, ENTRY_MIGRATIONS } from './entry';
+import { entrySpec, ENTRY_MIGRATIONS, ENTRY_VERSION } from './entry';
 import { currentVersion, joinPath, loadRecord, type RecordSpec } from './migrate';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, PIECE_MIGRATIONS, pieceSpec } from './piece';
@@ -21,7 +21,7 @@ const WOOL = newWool({
 });
 const ENTRY = {
   kind: 'entry',
-  version: 2,
+  version: ENTRY_VERSION,
   id: 'e1',
   pieceId: 'p1',
   seq: 1,

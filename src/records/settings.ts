@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CUSHIONS, PRESSURES } from '../core/cycles/entry';
 import { Positive } from './common';
+import { RecipeSchema } from './recipe';
 import type { Migration, RecordSpec } from './migrate';
 
 /** Papers that templates are printed on. */
@@ -11,7 +12,7 @@ export const SNAP_NAMES = ['whole', 'half', 'fine'] as const;
 
 const SettingsSchema = z.object({
   kind: z.literal('settings'),
-  version: z.literal(3),
+  version: z.literal(5),
   units: z.enum(['metric', 'imperial']),
   theme: z.enum(['system', 'light', 'dark']),
   page: z.enum(PAGE_NAMES),
@@ -23,10 +24,20 @@ const SettingsSchema = z.object({
   setOfRolls: z.number().int().min(1).max(1000),
   cushion: z.enum(CUSHIONS),
   pressure: z.enum(PRESSURES),
+  /** How often the advice asks for a measuring. */
+  pace: z.enum(['careful', 'brisk']),
+  /** Rolls a minute, as the felter's own hands go; null until they were counted. */
+  rollsPerMinute: Positive.max(400).nullable(),
+  /** How the pacer is heard. */
+  pacer: z.enum(['silent', 'tick', 'spoken']),
+  /** Rolls after which a rest is reminded of; 0 is never. */
+  restEvery: z.number().int().min(0).max(2000),
   /** The wisps that this felter pulls, for the simulated layout; null until they were weighed. */
   hand: z
     .object({ lengthMm: Positive.max(1000), widthMm: Positive.max(500), grams: Positive.max(50) })
     .nullable(),
+  /** Recipes of the maker's own. */
+  recipes: z.array(RecipeSchema).max(200),
   /** True once the sample was put in, so that it does not come back after being cleared. */
   sampleOffered: z.boolean(),
 });
@@ -37,6 +48,12 @@ export type Settings = z.infer<typeof SettingsSchema>;
 export const SETTINGS_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddOrientationAndSnap', up: old => ({ ...old, orientation: 'auto', snap: 'half' }) },
   { version: 3, name: 'AddHand', up: old => ({ ...old, hand: null }) },
+  {
+    version: 4,
+    name: 'AddPacerAndRests',
+    up: old => ({ ...old, pace: 'brisk', rollsPerMinute: null, pacer: 'tick', restEvery: 90 }),
+  },
+  { version: 5, name: 'AddRecipes', up: old => ({ ...old, recipes: [] }) },
 ];
 export const settingsSpec: RecordSpec<Settings> = {
   kind: 'settings',
@@ -46,7 +63,7 @@ export const settingsSpec: RecordSpec<Settings> = {
 
 export const DEFAULT_SETTINGS: Settings = {
   kind: 'settings',
-  version: 3,
+  version: 5,
   units: 'metric',
   theme: 'system',
   page: 'a4',
@@ -55,6 +72,11 @@ export const DEFAULT_SETTINGS: Settings = {
   setOfRolls: 30,
   cushion: 'bubble',
   pressure: 'arms',
+  pace: 'brisk',
+  rollsPerMinute: null,
+  pacer: 'tick',
+  restEvery: 90,
   hand: null,
+  recipes: [],
   sampleOffered: false,
 };

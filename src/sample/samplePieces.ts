@@ -83,6 +83,8 @@ export const PIECES: readonly SamplePiece[] = [
       measure(0.08, 0.07),
       ...round(60, TWO),
       measure(0.21, 0.19),
+      { kind: 'open', what: 'cut' },
+      { kind: 'open', what: 'resist-out' },
       ...round(60, TWO, 'mat'),
       measure(0.31, 0.29),
       pinch(3),

@@ -1,6 +1,6 @@
 import { makePlan, type Plan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
-import type { Entry } from '../records/entry';
+import { ENTRY_VERSION, type Entry } from '../records/entry';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, type Piece } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
@@ -146,7 +146,7 @@ const resultOf = (sample: SamplePiece, plan: Plan, now: string): Piece['result']
 const logOf = (sample: SamplePiece, plan: Plan, now: string): Entry[] =>
   (sample.steps ?? []).map((step, i) => ({
     kind: 'entry',
-    version: 2,
+    version: ENTRY_VERSION,
     id: `${sample.id}-${i + 1}`,
     pieceId: sample.id,
     seq: i + 1,
