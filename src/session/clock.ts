@@ -11,3 +11,9 @@ export const localDay = (iso: string): string => {
 
 /** A fresh name for a record. */
 export const newId = (): string => crypto.randomUUID();
+
+/** Now, ms since 1970. */
+export const nowMs = (): number => Date.now();
+
+/** When the felter's own day began, ms since 1970; a day of 23 or 25 hours begins at its midnight too. */
+export const dayStartMs = (now: number): number => new Date(now).setHours(0, 0, 0, 0);

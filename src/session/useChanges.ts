@@ -48,7 +48,18 @@ const PIECE: Kind<Piece> = {
   update: (store, id, change) => store.updatePiece(id, change),
   touched: (of, other) =>
     differing(
-      ['name', 'notes', 'woolId', 'shrinkageFrom', 'plan', 'laying', 'colours', 'result', 'deletedAt'],
+      [
+        'name',
+        'notes',
+        'woolId',
+        'shrinkageFrom',
+        'plan',
+        'laying',
+        'colours',
+        'recipe',
+        'result',
+        'deletedAt',
+      ],
       of,
       other,
     ),

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { afterEach, describe, expect, it } from 'vitest';
 import { disc } from '../core/forms/kinds/disc';
-import type { Entry } from '../records/entry';
+import { ENTRY_VERSION, type Entry } from '../records/entry';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, type Piece } from '../records/piece';
 import { newSwatch } from '../records/swatch';
@@ -33,7 +33,7 @@ const roll = (id: string, pieceId = 'p1') => ({
 });
 const entry = (id: string, seq: number, pieceId = 'p1'): Entry => ({
   kind: 'entry',
-  version: 2,
+  version: ENTRY_VERSION,
   seq,
   ...roll(id, pieceId),
 });

@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { Issue } from '../core/issues';
-import { type Entry, entrySpec } from '../records/entry';
+import { ENTRY_VERSION, type Entry, entrySpec } from '../records/entry';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec, woolsOf } from '../records/piece';
 import { DEFAULT_SETTINGS, settingsSpec } from '../records/settings';
@@ -145,7 +145,7 @@ export const idbStore = async (options: {
       const known = one(entrySpec, await store.get(fresh.id));
       const log = known ? [] : good(entrySpec, await store.index('pieceId').getAll(fresh.pieceId));
       const last = log.reduce((most, e) => Math.max(most, e.seq), 0);
-      const entry: Entry = known ?? { kind: 'entry', version: 2, seq: last + 1, ...fresh };
+      const entry: Entry = known ?? { kind: 'entry', version: ENTRY_VERSION, seq: last + 1, ...fresh };
       if (!known) await store.add(entry);
       await tx.done;
       tell({ what: 'entries', pieceId: fresh.pieceId });

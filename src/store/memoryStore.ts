@@ -1,4 +1,4 @@
-import type { Entry } from '../records/entry';
+import { ENTRY_VERSION, type Entry } from '../records/entry';
 import type { RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec, woolsOf } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
@@ -77,7 +77,7 @@ export const memoryStore = (clock: () => string): Store => {
       const known = entries.get(fresh.id);
       if (known) return known;
       const seq = (logOf(fresh.pieceId).at(-1)?.seq ?? 0) + 1;
-      const entry: Entry = { kind: 'entry', version: 2, seq, ...fresh };
+      const entry: Entry = { kind: 'entry', version: ENTRY_VERSION, seq, ...fresh };
       entries.set(entry.id, entry);
       tell({ what: 'entries', pieceId: fresh.pieceId });
       return entry;

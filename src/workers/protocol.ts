@@ -2,6 +2,9 @@ import type { Fibre, Recipe } from '../core/colour/blend';
 import type { Evenness } from '../core/evenness/evenness';
 import type { Hand } from '../core/evenness/hand';
 import type { Field, Layer } from '../core/evenness/layOut';
+import type { Advised, Asked } from '../core/felting/advise';
+import type { Learnt } from '../core/felting/beliefOf';
+import type { Felted } from '../core/felting/posterior';
 import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
@@ -37,6 +40,15 @@ export interface Jobs {
       readonly runs: number;
     };
     readonly answer: { readonly field: Field; readonly evenness: Evenness };
+  };
+  readonly advise: {
+    readonly ask: { readonly felted: Felted; readonly asked: Asked };
+    readonly answer: Advised;
+  };
+  /** What the logs of finished pieces say, each inferred from general practice. */
+  readonly learn: {
+    readonly ask: { readonly logs: readonly Felted[] };
+    readonly answer: ReadonlyArray<Learnt['says']>;
   };
   readonly listPdf: {
     readonly ask: { readonly title: string; readonly sections: readonly ListSection[] };

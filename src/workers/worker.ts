@@ -1,12 +1,18 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import { recipesFor } from '../core/colour/blend';
 import { simulateLayout } from '../core/evenness/simulateLayout';
+import { adviseFrom } from '../core/felting/advise';
+import { marginals } from '../core/felting/beliefOf';
+import { infer } from '../core/felting/infer';
 import { issue } from '../core/issues';
 import { labelsPdf } from '../files/labelsPdf';
 import { listPdf } from '../files/listPdf';
 import { readSvgOutlines } from '../files/svgOutlines';
 import { templatePdf } from '../files/templatePdf';
 import type { Answer, Ask } from './protocol';
+
+/** Means and variances need fewer points than the ends of a range. */
+const POINTS_TO_LEARN = 800;
 
 const say = (answer: Answer, transfer: Transferable[] = []): void =>
   globalThis.postMessage(answer, { transfer });
@@ -26,6 +32,14 @@ const work = async (asked: Ask): Promise<void> => {
   if (asked.job === 'svgOutlines') return say({ id, type: 'done', answer: readSvgOutlines(asked.ask.text) });
   if (asked.job === 'blends')
     return say({ id, type: 'done', answer: recipesFor(asked.ask.wanted, asked.ask.shelf) });
+  if (asked.job === 'advise')
+    return say({ id, type: 'done', answer: adviseFrom(asked.ask.felted, asked.ask.asked) });
+  if (asked.job === 'learn')
+    return say({
+      id,
+      type: 'done',
+      answer: asked.ask.logs.map(log => marginals(infer(log, POINTS_TO_LEARN))),
+    });
   if (asked.job === 'listPdf') {
     const list = listPdf(asked.ask.title, asked.ask.sections, await font());
     return say({ id, type: 'done', answer: list }, [list]);
