@@ -12,7 +12,7 @@ import type { PieceStage } from '../session/pieceStage';
 import { planOf } from '../core/plan/planOf';
 import { useStore } from '../session/storeContext';
 import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
-import { benchLog, layings, weighings } from '../core/cycles/logParts';
+import { benchLog, layings, recipeSteps, weighings } from '../core/cycles/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
@@ -68,6 +68,7 @@ const usePieceActs = (piece: Piece) => {
         woolId,
         shrinkageFrom: piece.shrinkageFrom,
         colours: piece.colours,
+        recipe: piece.recipe,
         laying: piece.laying,
       }),
       plan,
@@ -157,7 +158,17 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   useTitle(piece.name, STAGES.find(s => pathname.endsWith(`/${s.to}`))?.text ?? 'Plan');
   const plan = planOf(piece.plan);
   const parts = useMemo(
-    () => ({ entries: benchLog(entries), weighings: weighings(entries), layings: layings(entries) }),
+    () => ({
+      entries: benchLog(entries),
+      weighings: weighings(entries),
+      layings: layings(entries),
+      ticks: recipeSteps(entries).map(({ id, act, at }) => ({
+        id,
+        step: act.step,
+        how: act.how,
+        atMs: Date.parse(at),
+      })),
+    }),
     [entries],
   );
   const change = (how: (p: Piece) => Piece, told: Told): void => changePiece(piece.id, how, told);

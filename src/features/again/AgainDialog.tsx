@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { lengthOfShare, scaleRecipe, type ScaledRecipe, type ShareOf } from '../../core/plan/scaleRecipe';
 import type { PlanInput } from '../../core/plan/planInput';
 import { showFigure, showQuantity, showShare, type UnitSystem } from '../../core/units/units';
@@ -8,8 +8,10 @@ import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
+import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader, shrinkageReader } from '../../ui/readers';
+import { namedOptions, Select } from '../../ui/Select';
 import { Why } from '../../ui/Why';
 
 const SHARE_OF: ReadonlyArray<{ readonly value: ShareOf; readonly text: string }> = [
@@ -42,19 +44,7 @@ const BeforeAfter = ({ recipe, units }: { readonly recipe: ScaledRecipe; readonl
   return (
     <>
       <table className="w-full text-right">
-        <thead className="border-b border-ink text-[13px] text-chalk">
-          <tr>
-            <th scope="col" className="text-left font-normal">
-              figure
-            </th>
-            <th scope="col" className="font-normal">
-              was
-            </th>
-            <th scope="col" className="font-normal">
-              will be
-            </th>
-          </tr>
-        </thead>
+        <HeadRow rows="figure" columns={['was', 'will be']} />
         <tbody>
           {lines.map(([name, link, dimension]) => {
             const [was, will] = [before.values[link], after.values[link]];
@@ -93,27 +83,16 @@ const WoolField = (props: {
   readonly onWool: (id: string | null) => void;
   readonly onShrinkage: (s: PlanInput['shrinkage']) => void;
 }) => {
-  const id = useId();
   const wools = useWools().filter(w => (w.sort === 'wool' && w.deletedAt === null) || w.id === props.woolId);
   const known = useExpectation(props.woolId);
   return (
     <div className="flex flex-col">
-      <label htmlFor={id} className="text-[13px] text-chalk">
-        Wool
-      </label>
-      <select
-        id={id}
-        className="min-h-9 rounded-bench border border-rim bg-soap px-2"
+      <Select
+        label="Wool"
         value={props.woolId ?? ''}
-        onChange={e => props.onWool(e.target.value === '' ? null : e.target.value)}
-      >
-        <option value="">not chosen yet</option>
-        {wools.map(w => (
-          <option key={w.id} value={w.id}>
-            {w.name}
-          </option>
-        ))}
-      </select>
+        options={namedOptions(wools, 'not chosen yet')}
+        onPick={id => props.onWool(id === '' ? null : id)}
+      />
       {known && (
         <span className="mt-1 text-[13px]">
           Expected {showShare(known.along.mean)} along, {showShare(known.across.mean)} across.{' '}

@@ -1,25 +1,19 @@
 import type { Act } from '../../core/cycles/entry';
+import { usualCushion } from '../../core/cycles/cushioning';
+import { meanProgress } from '../../core/cycles/stageOf';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceStage } from '../../session/pieceStage';
 import type { Bench } from '../../session/useBench';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
-import { actWords, CAUTION } from './benchWords';
+import { actWords, CAUTION, type Spoken } from './benchWords';
 import { type Chosen, GREAT, isTap, opensPanel } from './chosenAct';
 import { CountChoice, FaceChoice, KindChoice, RollControls, WaterChoice } from './Controls';
 import type { Acting } from './useActing';
 import type { Standing } from './useStanding';
 
 /** Undo is as large as the thing it undoes. */
-const UndoButtons = ({
-  bench,
-  stage,
-  faces,
-}: {
-  readonly bench: Bench;
-  readonly stage: PieceStage;
-  readonly faces: number;
-}) => (
+const UndoButtons = ({ bench, spoken }: { readonly bench: Bench; readonly spoken: Spoken }) => (
   <>
     <Button
       size="wet"
@@ -30,9 +24,7 @@ const UndoButtons = ({
     >
       Undo
       <span className="text-base font-normal text-chalk">
-        {bench.undoes
-          ? actWords(bench.undoes.act, { faces, units: stage.settings.units })
-          : 'nothing to undo'}
+        {bench.undoes ? actWords(bench.undoes.act, spoken) : 'nothing to undo'}
       </span>
     </Button>
     {bench.redo && (
@@ -43,28 +35,21 @@ const UndoButtons = ({
   </>
 );
 
-const GreatButton = ({
-  acting,
-  faces,
-  stage,
-}: {
-  readonly acting: Acting;
-  readonly faces: number;
-  readonly stage: PieceStage;
-}) => (
+const GreatButton = ({ acting, spoken }: { readonly acting: Acting; readonly spoken: Spoken }) => (
   <Button
     size="wet"
     look="main"
     data-steady
     className="min-h-28 flex-[2] !flex-col !gap-0 !text-4xl !font-semibold"
+    disabled={acting.isHeld}
     onClick={acting.go}
   >
-    {acting.act ? (
+    {acting.isHeld ? (
+      'Reckoning …'
+    ) : acting.act ? (
       <>
         Done
-        <span className="text-xl leading-tight font-normal">
-          {actWords(acting.act, { faces, units: stage.settings.units })}
-        </span>
+        <span className="text-xl leading-tight font-normal">{actWords(acting.act, spoken)}</span>
       </>
     ) : (
       !isTap(acting.kind) && GREAT[acting.kind]
@@ -94,6 +79,15 @@ const OtherControls = ({
   </div>
 );
 
+const OPENERS = [
+  { panel: 'count', text: 'Count, pace' },
+  { panel: 'look', text: 'Look' },
+  { panel: 'tests', text: 'Tests' },
+  { panel: 'recipe', text: 'Recipe' },
+  { panel: 'curve', text: 'Curve' },
+  { panel: 'wrong', text: 'Wrong?' },
+] as const;
+
 /** What is done: the great button, undo beside it, and how the act is done. */
 export const Acts = ({
   acting,
@@ -118,7 +112,9 @@ export const Acts = ({
           act={act}
           faces={standing.faces}
           alongOnTable={plan.form.alongOnTable}
+          hasDirections={!plan.form.solid}
           settings={stage.settings}
+          usual={usualCushion(meanProgress(standing.forecast))}
           onChoose={acting.choose}
           onSettings={changeSettings}
         />
@@ -127,13 +123,25 @@ export const Acts = ({
         <OtherControls act={act} faces={standing.faces} onChoose={acting.choose} />
       )}
       <div className="order-first flex gap-2 sm:order-none">
-        <GreatButton acting={acting} faces={standing.faces.length} stage={stage} />
-        <UndoButtons bench={bench} stage={stage} faces={standing.faces.length} />
+        <GreatButton acting={acting} spoken={standing.spoken} />
+        <UndoButtons bench={bench} spoken={standing.spoken} />
       </div>
       <KindChoice
         kind={acting.kind}
         onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
       />
+      <div className="flex flex-wrap gap-2 *:flex-1">
+        {OPENERS.filter(o => o.panel !== 'count' || act?.kind === 'roll' || act?.kind === 'rub').map(o => (
+          <Button
+            key={o.panel}
+            size="wet"
+            className="!px-2 !text-lg"
+            onClick={() => acting.setPanel(o.panel)}
+          >
+            {o.text}
+          </Button>
+        ))}
+      </div>
       {caution && <p className="text-sm text-chalk">{caution}</p>}
     </div>
   );

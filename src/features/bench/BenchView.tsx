@@ -1,21 +1,29 @@
 import type { MouseEvent } from 'react';
-import type { Advice } from '../../core/advice/nextAct';
+import type { Advice } from '../../core/advice/advice';
+import { unequalIn } from '../../core/cycles/pair';
 import { nowShare } from '../../core/cycles/stageOf';
 import type { Plan } from '../../core/plan/makePlan';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { useBench } from '../../session/useBench';
 import { useWakeLock } from '../../session/useWakeLock';
+import { Button } from '../../ui/Button';
 import { Acts } from './Acts';
+import { Ahead } from './Ahead';
+import { BenchPanel } from './BenchPanel';
 import { BenchWhy } from './BenchWhy';
 import { adviceReason, adviceWords } from './benchWords';
-import { LayStrip } from './LayStrip';
+import { LayPanel, LayTable } from './LayPanel';
 import { LogList } from './LogList';
-import { MeasurePanel } from './MeasurePanel';
-import { PinchPanel } from './PinchPanel';
+import { Gates } from './Gates';
+import { OpenFaults } from './OpenFaults';
+import { OthersOnBench } from './OthersOnBench';
+import { RecipeStrip } from './RecipeStrip';
+import { RestLine } from './RestLine';
 import { Rose } from './Rose';
 import { Stands } from './Stands';
 import { type Acting, useActing, useBenchKeys } from './useActing';
 import { type Standing, useStanding } from './useStanding';
+import { useLayKeys, useLaying } from './useLaying';
 import { useSteadyTap } from './useSteadyTap';
 
 const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly stage: PieceStage }) => (
@@ -23,13 +31,18 @@ const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly
     <section aria-label="Next" aria-live="polite" className="min-w-0 flex-1 pb-2">
       <p className="text-[15px] text-chalk">Next</p>
       <p className="text-4xl leading-tight font-semibold sm:text-5xl">
-        {adviceWords(standing.advice, standing.faces.length)}
+        {standing.isReckoning ? 'Reckoning …' : adviceWords(standing.advice, standing.spoken)}
       </p>
-      <p className="text-lg leading-snug">{adviceReason(standing.advice, stage.settings.units)}</p>
+      <p className="min-h-12 text-lg leading-snug">
+        {standing.isReckoning
+          ? 'From all that was measured and done.'
+          : adviceReason(standing.advice, stage.settings.units, id => reckonedMm(standing, id))}
+      </p>
     </section>
     <BenchWhy
       advice={standing.advice}
       forecast={standing.forecast}
+      modelled={standing.modelled}
       state={standing.state}
       faces={standing.faces.length}
       units={stage.settings.units}
@@ -39,6 +52,15 @@ const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly
 
 const nextPetal = (acting: Acting, advice: Advice) =>
   acting.act?.kind === 'roll' ? acting.act : advice.act === 'roll' ? advice : null;
+
+/** Where the felting model has a line now, mm; before the first measuring it does not say. */
+const reckonedMm = ({ modelled, forecast }: Standing, gaugeId: string): number | null => {
+  const at = forecast.stands.findIndex(s => s.gauge.id === gaugeId);
+  const share = modelled?.advised.now[at]?.median;
+  return share === undefined || modelled?.advised.measurings === 0
+    ? null
+    : share * (forecast.stands[at]?.gauge.laidMm ?? 0);
+};
 
 /** After a tap the focus is let go of, so that the next pedal press logs a set and does not press the tapped button again. */
 const letGoOfFocus = (e: MouseEvent): void => {
@@ -58,7 +80,9 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   const standing = useStanding(stage, plan);
   const bench = useBench(stage.piece.id, stage.entries);
   const acting = useActing(stage, standing, bench);
-  useBenchKeys(acting, bench, standing.faces);
+  const laying = useLaying(stage, plan, bench);
+  useBenchKeys(acting, { bench, faces: standing.faces, isHeld: laying.isNow });
+  useLayKeys(laying);
   useWakeLock();
   const steadyTap = useSteadyTap();
   const onClickCapture = (e: MouseEvent): void => {
@@ -68,33 +92,20 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   const { state } = standing;
   const throws = state.throws > 0 ? ` · ${state.throws} throws` : '';
   const log = (
-    <LogList
-      entries={stage.entries}
-      faces={standing.faces.length}
-      units={stage.settings.units}
-      onTakeBack={id => void bench.takeBack(id)}
-    />
+    <LogList entries={stage.entries} spoken={standing.spoken} onTakeBack={id => void bench.takeBack(id)} />
   );
+  if (laying.isNow)
+    return (
+      <div className={FRAME} onClickCapture={onClickCapture}>
+        <LayPanel laying={laying} stage={stage} />
+        <LayTable laying={laying} stage={stage} plan={plan} />
+      </div>
+    );
   if (acting.panel)
     return (
-      <div className={PANEL_FRAME} onClickCapture={onClickCapture}>
+      <div key="panel" className={PANEL_FRAME} onClickCapture={onClickCapture}>
         <div className="flex min-w-0 flex-col">
-          {acting.panel === 'measure' ? (
-            <MeasurePanel
-              form={plan.form}
-              pieceId={stage.piece.id}
-              stands={standing.forecast.stands}
-              units={stage.settings.units}
-              logged={stage.entries.length}
-              onDone={readings => acting.log({ kind: 'measure', readings })}
-              onCancel={() => acting.setPanel(null)}
-            />
-          ) : (
-            <PinchPanel
-              onGrade={grade => acting.log({ kind: 'pinch', grade })}
-              onCancel={() => acting.setPanel(null)}
-            />
-          )}
+          <BenchPanel acting={acting} stage={stage} plan={plan} standing={standing} />
         </div>
         {log}
       </div>
@@ -102,8 +113,18 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   return (
     <div className={FRAME} onClickCapture={onClickCapture}>
       <div className="contents min-w-0 flex-col gap-3 lg:flex lg:overflow-auto">
-        <LayStrip stage={stage} plan={plan} />
+        {laying.stepBack && (
+          <div className="order-0 flex items-center gap-3">
+            <p className="flex-1">{laying.words}</p>
+            <Button size="wet" onClick={laying.stepBack}>
+              Step back
+            </Button>
+          </div>
+        )}
+        <RecipeStrip stage={stage} bench={bench} faces={standing.faces.length} />
+        <OpenFaults state={state} onLog={acting.log} />
         <AdviceLine standing={standing} stage={stage} />
+        <Gates standing={standing} plan={plan} onLog={acting.log} />
         <div className="order-3 grid flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2 lg:min-h-0">
           <figure className="flex h-80 flex-col sm:h-[26rem] lg:h-full lg:max-h-[28rem] lg:min-h-72">
             <div className="min-h-0 flex-1">
@@ -119,11 +140,31 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
               <span className="text-5xl font-semibold">{state.rolls}</span> rolls{throws}
             </figcaption>
           </figure>
-          <Stands forecast={standing.forecast} units={stage.settings.units} />
+          <div className="flex flex-col gap-3">
+            {/* Its room is kept while it is reckoned: nothing moves under a hand. */}
+            <div className="min-h-28">{standing.modelled && <Ahead modelled={standing.modelled} />}</div>
+            <Stands
+              forecast={standing.forecast}
+              units={stage.settings.units}
+              modelled={standing.modelled}
+              unequal={unequalIn(
+                plan.form.gauges.map(g => g.id),
+                state.now,
+                stage.piece.plan.pieces,
+              )}
+            />
+          </div>
         </div>
       </div>
       <div className="contents flex-col gap-4 lg:flex lg:overflow-y-auto">
         <Acts acting={acting} stage={stage} plan={plan} standing={standing} bench={bench} />
+        <OthersOnBench piece={stage.piece} />
+        <div className="order-3">
+          <RestLine
+            settings={stage.settings}
+            lastMs={state.lastAt === null ? null : Date.parse(state.lastAt)}
+          />
+        </div>
         {log}
       </div>
     </div>

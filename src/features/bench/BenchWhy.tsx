@@ -1,11 +1,14 @@
 import { useState } from 'react';
-import { type Advice, PRACTICE, type Reason } from '../../core/advice/nextAct';
+import type { Advice, Reason } from '../../core/advice/advice';
+import { PRACTICE } from '../../core/advice/practice';
+import type { Modelled } from '../../core/advice/modelAct';
 import type { BenchState } from '../../core/cycles/benchState';
 import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
 import { LOPSIDED_PROGRESS, SIZE_TOLERANCE } from '../../core/tolerances';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
+import { ModelWhy } from './ModelWhy';
 import { adviceReason, DIRECTION } from './benchWords';
 
 const skin = `Each face is rubbed ${PRACTICE.rubs} times before its skin is tested; it may be rolled when the skin lifts as one.`;
@@ -24,6 +27,11 @@ const RULES: Readonly<Record<Reason, string>> = {
   'size-reached-soft': `${size} It is firm when nothing lifts in the pinch test; until then it is thrown ${PRACTICE.throws} times and tested again.`,
   'size-and-firm': `${size} It is firm when nothing lifts in the pinch test.`,
   'too-small': size,
+  'way-to-go': `The felting model looks for the rolls each way that would end nearest to what is wanted, and goes only so far that hardly one piece in a hundred would be below its size. Then it is measured again.`,
+  'does-not-fit': 'A reading that is likelier a slip of the tape than the truth is taken once more.',
+  'look-again': 'No further roll would make it likelier to be there; another reading may tell more.',
+  'as-near-as-it-gets': 'No further roll would make it likelier to be there.',
+  'at-its-limit': '200 more rolls would move it by less than 0.4 %.',
 };
 
 /** How far one line has come, reckoned out. */
@@ -46,6 +54,7 @@ const Reckoned = ({ stand, units }: { readonly stand: GaugeStand; readonly units
 export const BenchWhy = (props: {
   readonly advice: Advice;
   readonly forecast: Forecast;
+  readonly modelled: Modelled | null;
   readonly state: BenchState;
   readonly faces: number;
   readonly units: UnitSystem;
@@ -70,6 +79,9 @@ export const BenchWhy = (props: {
             </ul>
             <p className="text-chalk">From the last measuring; what was done since is not guessed at.</p>
           </div>
+          {props.modelled && (
+            <ModelWhy modelled={props.modelled} forecast={forecast} state={state} units={units} />
+          )}
           {state.petals.length > 0 && (
             <div>
               <h3 className="font-semibold">Work, in rolls of snug bubble wrap under the arms’ weight</h3>

@@ -1,4 +1,4 @@
-import { type Act, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/cycles/entry';
+import { type Act, type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/cycles/entry';
 import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import type { Settings } from '../../records/settings';
@@ -54,26 +54,32 @@ export const RollControls = (props: {
   readonly act: Act & { kind: 'roll' };
   readonly faces: readonly number[];
   readonly alongOnTable: FormPlan['alongOnTable'];
+  /** False for a solid: it is rolled every way. */
+  readonly hasDirections: boolean;
   readonly settings: Settings;
+  /** The cushion that is usual by now. */
+  readonly usual: Cushion;
   readonly onChoose: (chosen: Chosen) => void;
   readonly onSettings: (change: Partial<Settings>) => void;
 }) => {
   const { act, settings } = props;
   return (
     <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
-      <div className={props.faces.length > 1 ? '' : 'sm:col-span-2'}>
-        <Choice
-          label="Direction"
-          size="wet"
-          value={String(act.directionDeg)}
-          options={ROLL_DIRECTIONS.map(d => ({
-            value: String(d),
-            text: <span className="text-3xl">{arrowAt(tableAngle(props.alongOnTable, d))}</span>,
-            name: DIRECTION[d],
-          }))}
-          onChoose={v => props.onChoose({ directionDeg: ROLL_DIRECTIONS.find(d => String(d) === v) ?? 0 })}
-        />
-      </div>
+      {props.hasDirections && (
+        <div className={props.faces.length > 1 ? '' : 'sm:col-span-2'}>
+          <Choice
+            label="Direction"
+            size="wet"
+            value={String(act.directionDeg)}
+            options={ROLL_DIRECTIONS.map(d => ({
+              value: String(d),
+              text: <span className="text-3xl">{arrowAt(tableAngle(props.alongOnTable, d))}</span>,
+              name: DIRECTION[d],
+            }))}
+            onChoose={v => props.onChoose({ directionDeg: ROLL_DIRECTIONS.find(d => String(d) === v) ?? 0 })}
+          />
+        </div>
+      )}
       {props.faces.length > 1 && <FaceChoice face={act.face} faces={props.faces} onChoose={props.onChoose} />}
       <Choice
         label="Rolls in a set"
@@ -87,7 +93,9 @@ export const RollControls = (props: {
       />
       <div className="grid grid-cols-2 gap-2">
         <Cycle
-          label="Cushion"
+          label={
+            props.usual === settings.cushion ? 'Cushion' : `Cushion; usual now: ${CUSHION_WORDS[props.usual]}`
+          }
           value={settings.cushion}
           values={CUSHIONS}
           words={CUSHION_WORDS}

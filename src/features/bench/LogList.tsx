@@ -1,8 +1,7 @@
 import { standing } from '../../core/cycles/standing';
-import type { UnitSystem } from '../../core/units/units';
 import type { Entry } from '../../records/entry';
 import { Button } from '../../ui/Button';
-import { actWords } from './benchWords';
+import { actWords, type Spoken } from './benchWords';
 
 const time = (at: string): string => {
   const d = new Date(at);
@@ -18,13 +17,11 @@ const time = (at: string): string => {
 /** The log, newest first. Any entry can be taken back, not only the last. */
 export const LogList = ({
   entries,
-  faces,
-  units,
+  spoken,
   onTakeBack,
 }: {
   readonly entries: readonly Entry[];
-  readonly faces: number;
-  readonly units: UnitSystem;
+  readonly spoken: Spoken;
   readonly onTakeBack: (entryId: string) => void;
 }) => {
   const log = standing(entries).toReversed();
@@ -35,7 +32,7 @@ export const LogList = ({
       </h2>
       <ol className="text-base">
         {log.map(e => {
-          const words = actWords(e.act, { faces, units });
+          const words = actWords(e.act, spoken);
           return (
             <li key={e.id} className="flex min-h-16 items-center gap-3 border-b border-rim">
               <span className="w-28 shrink-0 text-chalk whitespace-nowrap">{time(e.at)}</span>

@@ -149,7 +149,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <span className="text-chalk">Flat and unstretched.</span>
       </p>
       <div className="flex items-center gap-6">
-        <LitGauge form={form} lit={stand.gauge.id} />
+        <LitGauge form={form} lit={stand.gauge.id.split('/')[0] ?? stand.gauge.id} />
         <div className="flex-1 text-right">
           <output
             className={`block text-right text-8xl leading-none font-semibold ${typed === '' ? 'text-chalk' : ''}`}

@@ -1,3 +1,6 @@
+import type { Modelled } from '../../core/advice/modelAct';
+import type { Unequal } from '../../core/cycles/pair';
+import type { Range } from '../../core/felting/foretell';
 import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
 
@@ -22,10 +25,44 @@ const Way = ({ stand }: { readonly stand: GaugeStand }) => {
   );
 };
 
+const worked = ({ since }: Modelled): boolean => since.directional + since.free > 0;
+
+/** What the felting model has a line at now, where it was worked since it was measured, and at its end. */
+const Foretold = (props: {
+  readonly stand: GaugeStand;
+  readonly modelled: Modelled;
+  readonly at: number;
+  readonly units: UnitSystem;
+}) => {
+  const { stand, modelled, at, units } = props;
+  const { now, ended } = modelled.advised;
+  const { laidMm } = stand.gauge;
+  const show = (share: number): string => showFigure(share * laidMm, 'length', { units });
+  const range = (of: Range | undefined): string =>
+    of ? `${show(of.median)} (${show(of.low80)}–${show(of.high80)})` : '';
+  return (
+    <>
+      {worked(modelled) && <span>: by now about {range(now[at])}</span>}
+      {modelled.advised.measurings > 0 && <span>; to end at {range(ended[at])}</span>}
+    </>
+  );
+};
+
 /** Each gauge line between laid and wanted: now, in figures legible from a metre, and how far it has come. */
-export const Stands = ({ forecast, units }: { readonly forecast: Forecast; readonly units: UnitSystem }) => (
+export const Stands = ({
+  forecast,
+  units,
+  modelled,
+  unequal,
+}: {
+  readonly forecast: Forecast;
+  readonly units: UnitSystem;
+  readonly modelled: Modelled | null;
+  /** Pieces alike that came out unequal. */
+  readonly unequal: Unequal | null;
+}) => (
   <ul className="flex flex-col gap-2" aria-label="Gauge lines">
-    {forecast.stands.map(s => (
+    {forecast.stands.map((s, g) => (
       <li key={s.gauge.id}>
         <div className="flex items-baseline gap-2 leading-none">
           <span className="text-2xl font-semibold">{s.gauge.id}</span>
@@ -40,10 +77,19 @@ export const Stands = ({ forecast, units }: { readonly forecast: Forecast; reado
           <span className="ml-auto text-2xl font-semibold">{Math.round(100 * s.progress)} %</span>
         </div>
         <Way stand={s} />
-        <span className="text-sm text-chalk">{s.gauge.name}</span>
+        <p className="min-h-10 text-sm text-chalk">
+          {s.gauge.name}
+          {modelled && <Foretold stand={s} modelled={modelled} at={g} units={units} />}
+        </p>
       </li>
     ))}
     <li className="text-sm text-chalk">Per cent: the share of the way from laid to wanted.</li>
+    {unequal && (
+      <li role="status" className="border-l-4 border-wanted pl-3 text-lg">
+        Unequal: piece {unequal.larger} is {Math.round(100 * unequal.by)} % larger at {unequal.gaugeId}. Work
+        it by itself, and measure all each round.
+      </li>
+    )}
     {forecast.lopsided && (
       <li role="status" className="border-l-4 border-wanted pl-3 text-lg">
         Lopsided: {forecast.lopsided.behind.gauge.name} is behind {forecast.lopsided.ahead.gauge.name}.

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Advice, Reason } from '../../core/advice/nextAct';
+import type { Advice, Reason } from '../../core/advice/advice';
 import type { Act, ActKind } from '../../core/cycles/entry';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
@@ -58,6 +58,14 @@ describe('words at the bench', () => {
     weigh: { kind: 'weigh', pile: '1.1.1.1', woolId: null, grams: 12, plannedG: 12, tareG: 0 },
     lay: { kind: 'lay', step: 'lay.1.1', how: 'done' },
     undo: { kind: 'undo', of: 'x' },
+    water: { kind: 'water', water: 'hot' },
+    look: { kind: 'look', wetness: 'pools', foam: null },
+    test: { kind: 'test', test: 'bend', grade: 2 },
+    thickness: { kind: 'thickness', thicknessMm: 3.5, grams: null },
+    open: { kind: 'open', what: 'resist-out' },
+    fault: { kind: 'fault', fault: 'thin', at: null },
+    step: { kind: 'step', step: 's1', how: 'skipped' },
+    mended: { kind: 'mended', of: 'x' },
   };
 
   it.each([
@@ -70,14 +78,24 @@ describe('words at the bench', () => {
     ['pinch', 'Pinch: nothing lifts'],
     ['note', 'The phone rang.'],
     ['undo', 'Undone'],
+    ['water', 'Hot water again'],
+    ['look', 'Looked: pools of water'],
+    ['test', 'Bend: springs back'],
+    ['thickness', 'Thickness 3.5 mm'],
+    ['open', 'Resist taken out'],
+    ['fault', 'Seen: a thin spot or a hole'],
+    ['mended', 'Mended'],
   ] as const)('%s is “%s”', (kind, words) => {
-    expect(actWords(ACTS[kind], { faces: 2, units: 'metric' })).toBe(words);
+    expect(actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric' })).toBe(words);
   });
 
   it('does not speak of faces where there is one', () => {
-    expect(actWords(ACTS.wet, { faces: 1, units: 'metric' })).toBe('Wet with hot water');
-    expect(adviceWords(ROLL, 1)).toBe('Roll 30 across');
-    expect(adviceWords(ROLL, 2)).toBe('Roll 30 across, face 2');
+    const of = (faces: number, isSolid = false) => ({ faces, isSolid, units: 'metric' }) as const;
+    expect(actWords(ACTS.wet, of(1))).toBe('Wet with hot water');
+    expect(adviceWords(ROLL, of(1))).toBe('Roll 30 across');
+    expect(adviceWords(ROLL, of(2))).toBe('Roll 30 across, face 2');
+    // A ball is rolled every way.
+    expect(adviceWords(ROLL, of(1, true))).toBe('Roll 30, every way');
   });
 
   it('has a reason for every advice', () => {

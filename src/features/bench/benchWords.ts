@@ -1,6 +1,15 @@
-import type { Advice, Reason } from '../../core/advice/nextAct';
+import type { Advice, Reason } from '../../core/advice/advice';
 import type { Act, ActKind, Cushion, PinchGrade, Pressure, RollDirection } from '../../core/cycles/entry';
+import { faultOf } from '../../core/advice/faults';
+import { FELT_TESTS } from '../../core/cycles/tests';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
+
+export const WETNESS_WORDS = {
+  dry: 'dry tufts',
+  right: 'wet right through',
+  pools: 'pools of water',
+} as const;
+export const FOAM_WORDS = { none: 'no soap to feel', right: 'slippery', much: 'much foam' } as const;
 
 export const DIRECTION: Readonly<Record<RollDirection, string>> = {
   0: 'along',
@@ -36,15 +45,28 @@ export const PINCH: Readonly<Record<PinchGrade, string>> = {
 
 const face = (n: number, faces: number): string => (faces > 1 ? `, face ${n}` : '');
 
+/** How a piece is spoken of: its faces, whether its rolls have a direction, and in which units. */
+export interface Spoken {
+  readonly faces: number;
+  readonly isSolid: boolean;
+  readonly units: UnitSystem;
+}
+
+const way = (deg: RollDirection, { isSolid }: Spoken): string =>
+  isSolid ? ', every way' : ` ${DIRECTION[deg]}`;
+
+/** A count that was not counted. */
+const roughly = (give?: number): string => (give ? 'about ' : '');
+
 /** An act in words, as it is proposed, done or undone. */
-export const actWords = (act: Act, of: { faces: number; units: UnitSystem }): string => {
+export const actWords = (act: Act, of: Spoken): string => {
   switch (act.kind) {
     case 'wet':
       return `Wet with ${act.water} water${face(act.face, of.faces)}`;
     case 'rub':
-      return `Rub ${act.count}${face(act.face, of.faces)}`;
+      return `Rub ${roughly(act.give)}${act.count}${face(act.face, of.faces)}`;
     case 'roll':
-      return `Roll ${act.rolls} ${DIRECTION[act.directionDeg]}${face(act.face, of.faces)}`;
+      return `Roll ${roughly(act.give)}${act.rolls}${way(act.directionDeg, of)}${face(act.face, of.faces)}`;
     case 'throw':
       return `Throw ${act.count}`;
     case 'shock':
@@ -60,6 +82,22 @@ export const actWords = (act: Act, of: { faces: number; units: UnitSystem }): st
       return act.how === 'done' ? 'Laid' : 'Left out';
     case 'weigh':
       return `Weighed ${showQuantity(act.grams, 'mass', of.units)}`;
+    case 'water':
+      return `${{ hot: 'Hot', warm: 'Warm', cold: 'Cold' }[act.water]} water again`;
+    case 'look':
+      return `Looked: ${[act.wetness && WETNESS_WORDS[act.wetness], act.foam && FOAM_WORDS[act.foam]].filter(Boolean).join(', ')}`;
+    case 'test':
+      return `${FELT_TESTS[act.test].name}: ${FELT_TESTS[act.test].grades[act.grade] ?? act.grade}`;
+    case 'thickness':
+      return `Thickness ${showQuantity(act.thicknessMm, 'thickness', of.units)}`;
+    case 'open':
+      return act.what === 'cut' ? 'Cut open' : 'Resist taken out';
+    case 'fault':
+      return `Seen: ${faultOf(act.fault)?.seen ?? act.fault}`;
+    case 'step':
+      return { done: 'Step done', skipped: 'Step left out', started: 'Clock started' }[act.how];
+    case 'mended':
+      return 'Mended';
     case 'note':
       return act.text;
     case 'undo':
@@ -68,7 +106,8 @@ export const actWords = (act: Act, of: { faces: number; units: UnitSystem }): st
 };
 
 /** The advice in a few words. */
-export const adviceWords = (advice: Advice, faces: number): string => {
+export const adviceWords = (advice: Advice, of: Spoken): string => {
+  const { faces } = of;
   switch (advice.act) {
     case 'wet':
       return `Wet it${face(advice.face, faces)}`;
@@ -79,7 +118,7 @@ export const adviceWords = (advice: Advice, faces: number): string => {
     case 'measure':
       return 'Measure';
     case 'roll':
-      return `Roll ${advice.rolls} ${DIRECTION[advice.directionDeg]}${face(advice.face, faces)}`;
+      return `Roll ${advice.rolls}${way(advice.directionDeg, of)}${face(advice.face, faces)}`;
     case 'throw':
       return `Throw it ${advice.count} times`;
     case 'stretch':
@@ -99,14 +138,29 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'nearly-there': 'It is about at its size: see before going on.',
   'size-reached-soft': 'Size is reached, but it is still soft. Throwing firms it; measure in between.',
   'size-and-firm': 'Size and firmness are both there. Over-shrunk cannot be undone.',
+  'way-to-go': 'Then measure again: how far it goes is not known before.',
+  'does-not-fit':
+    'That does not fit what was done and read before: measure it once more. If it stands, it counts.',
+  'look-again': 'It may be there. Another reading tells more than another roll.',
+  'as-near-as-it-gets': 'It is as near as it is likely to get, and firm.',
+  'at-its-limit':
+    'It hardly moves any more. If it is dense, it is done; hot water, a bare mat and throwing are what is left.',
   'too-small': 'It is past the target. A wet stretch on a form gives back a few per cent, if done at once.',
 };
 
 /** Why this advice, in a sentence or two. */
-export const adviceReason = (advice: Advice, units: UnitSystem): string => {
+export const adviceReason = (
+  advice: Advice,
+  units: UnitSystem,
+  /** Where all readings together have a line, mm; null where that is not known. */
+  reckoned: (gaugeId: string) => number | null = () => null,
+): string => {
   const about = advice.about;
   if (!about) return REASONS[advice.reason];
   const length = (v: number): string => showQuantity(v, 'length', units);
+  const all = advice.reason === 'way-to-go' ? reckoned(about.gauge.id) : null;
+  if (all !== null)
+    return `${about.gauge.id} (${about.gauge.name}) is about ${length(all)} by all that was read, wanted ${length(about.gauge.wantedMm)}. ${REASONS[advice.reason]}`;
   return `${about.gauge.id} (${about.gauge.name}) is ${length(about.nowMm)}, wanted ${length(about.gauge.wantedMm)}. ${REASONS[advice.reason]}`;
 };
 

@@ -1,4 +1,5 @@
-import { type Advice, PRACTICE } from '../../core/advice/nextAct';
+import type { Advice } from '../../core/advice/advice';
+import { PRACTICE } from '../../core/advice/practice';
 import type { Act, RollDirection } from '../../core/cycles/entry';
 import type { Settings } from '../../records/settings';
 

@@ -7,15 +7,20 @@ import type { Bench } from '../../session/useBench';
 import { actFor, benchKind, type Chosen, isTap, opensPanel } from './chosenAct';
 import type { Standing } from './useStanding';
 
+/** A panel that lies over the bench. */
+export type BenchPanelName = 'measure' | 'pinch' | 'look' | 'tests' | 'wrong' | 'count' | 'curve' | 'recipe';
+
 /** What the great button stands for, what was chosen against the advice, and which panel is open. */
 export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) => {
   const [chosen, setChosen] = useState<Chosen>({});
-  const [panel, setPanel] = useState<'measure' | 'pinch' | null>(null);
+  const [panel, setPanel] = useState<BenchPanelName | null>(null);
   const navigate = useNavigate();
   const kind = benchKind(standing.advice, chosen);
   const act: Act | null = isTap(kind)
     ? actFor(kind, { advice: standing.advice, chosen, settings: stage.settings })
     : null;
+  /** True while the advice is being reckoned and the felter has chosen nothing else. */
+  const isHeld = standing.isReckoning && Object.keys(chosen).length === 0;
   const choose = (more: Chosen): void => setChosen(was => ({ ...was, ...more }));
   const log = (what: Act): void => {
     setChosen({});
@@ -23,17 +28,27 @@ export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) =
     void bench.log(what);
   };
   const go = (): void => {
+    if (isHeld) return;
     if (opensPanel(kind)) setPanel(kind);
     else if (act) log(act);
     else void navigate('../finish', { relative: 'path' });
   };
-  return { chosen, choose, kind, act, log, go, panel, setPanel };
+  return { isHeld, chosen, choose, kind, act, log, go, panel, setPanel };
 };
 
 export type Acting = ReturnType<typeof useActing>;
 
 /** The bench by keys, pedal or page-turner. */
-export const useBenchKeys = (acting: Acting, bench: Bench, faces: readonly number[]): void => {
+export const useBenchKeys = (
+  acting: Acting,
+  of: {
+    readonly bench: Bench;
+    readonly faces: readonly number[];
+    /** True while something else holds the keys. */
+    readonly isHeld: boolean;
+  },
+): void => {
+  const { bench, faces } = of;
   const turn = (by: number): void => {
     const now = acting.act?.kind === 'roll' ? acting.act.directionDeg : 0;
     const i = ROLL_DIRECTIONS.indexOf(now);
@@ -62,7 +77,15 @@ export const useBenchKeys = (acting: Acting, bench: Bench, faces: readonly numbe
     { keys: ['ArrowLeft'], shown: '←', does: 'previous rolling direction', run: () => turn(-1) },
     { keys: ['ArrowUp', 'ArrowDown', 'f'], shown: '↑ ↓', does: 'other face', run: otherFace },
     { keys: ['m'], shown: 'M', does: 'measure', run: () => acting.setPanel('measure') },
+    { keys: ['l'], shown: 'L', does: 'look', run: () => acting.setPanel('look') },
+    { keys: ['t'], shown: 'T', does: 'tests', run: () => acting.setPanel('tests') },
+    { keys: ['w'], shown: 'W', does: 'something is wrong', run: () => acting.setPanel('wrong') },
+    { keys: ['r'], shown: 'R', does: 'recipe', run: () => acting.setPanel('recipe') },
+    { keys: ['k'], shown: 'K', does: 'curve', run: () => acting.setPanel('curve') },
+    ...(acting.act?.kind === 'roll' || acting.act?.kind === 'rub'
+      ? [{ keys: ['c'], shown: 'C', does: 'count otherwise', run: () => acting.setPanel('count') }]
+      : []),
     { keys: ['p'], shown: 'P', does: 'pinch test', run: () => acting.setPanel('pinch') },
   ];
-  useShortcuts(acting.panel ? [] : keys);
+  useShortcuts(acting.panel || of.isHeld ? [] : keys);
 };

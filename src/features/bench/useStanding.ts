@@ -1,21 +1,36 @@
 import { useMemo } from 'react';
+import type { Reason } from '../../core/advice/advice';
 import { nextAct } from '../../core/advice/nextAct';
 import { benchState } from '../../core/cycles/benchState';
 import { progressForecast } from '../../core/forecast/progressForecast';
+import { wettedWhileLaid } from '../../core/wool/layProgress';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceStage } from '../../session/pieceStage';
+import type { Spoken } from './benchWords';
+import { useAdvised } from './useAdvised';
+
+/** What needs no model: the felt is not rolled yet. */
+const EARLY: ReadonlySet<Reason> = new Set(['dry-face', 'no-skin-yet', 'skin-to-test']);
 
 /** Where the work stands: the log folded, the forecast from it, and the advice from both. */
 export const useStanding = (stage: PieceStage, plan: Plan) => {
   const faces = useMemo(() => plan.form.faces.map((_, i) => i + 1), [plan.form]);
-  const state = useMemo(() => benchState(stage.entries), [stage.entries]);
-  const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
-  const { setOfRolls } = stage.settings;
-  const advice = useMemo(
-    () => nextAct(state, forecast, { faces, setOfRolls }),
-    [state, forecast, faces, setOfRolls],
+  const state = useMemo(
+    () => benchState(stage.entries, wettedWhileLaid(stage.layings.map(e => e.act))),
+    [stage.entries, stage.layings],
   );
-  return { faces, state, forecast, advice };
+  const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
+  const { modelled, isPending } = useAdvised(stage, plan, state.water ?? 'hot');
+  const { setOfRolls } = stage.settings;
+  const advice = nextAct(state, forecast, { faces, setOfRolls, modelled });
+  const spoken: Spoken = {
+    faces: faces.length,
+    isSolid: Boolean(plan.form.solid),
+    units: stage.settings.units,
+  };
+  /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
+  const isReckoning = isPending && !EARLY.has(advice.reason);
+  return { isReckoning, faces, state, forecast, advice, modelled, spoken };
 };
 
 export type Standing = ReturnType<typeof useStanding>;

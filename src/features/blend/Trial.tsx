@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { blendColour, shades } from '../../core/colour/blend';
+import { blendColour, lightAndDark, shades } from '../../core/colour/blend';
 import { homeUnit, showFigure } from '../../core/units/units';
 import { newWool, type Wool } from '../../records/wool';
 import { newId, nowIso } from '../../session/clock';
@@ -9,6 +9,7 @@ import { useSettings } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { namedOptions, Select } from '../../ui/Select';
 
 interface Part {
   readonly woolId: string;
@@ -16,13 +17,6 @@ interface Part {
 }
 
 const MOST_PARTS = 4;
-
-/** Of the shelf, the lightest and the darkest as the eye has it: what any colour is shaded with. */
-const lightness = (hex: string): number =>
-  [1, 3, 5].reduce(
-    (sum, at, i) => sum + Number.parseInt(hex.slice(at, at + 2), 16) * ([0.3, 0.59, 0.11][i] ?? 0),
-    0,
-  );
 
 /** A blend put together by hand: the colour its grams give, and how it goes from light to shadow. */
 export const Trial = ({ wools }: { readonly wools: readonly Wool[] }) => {
@@ -36,8 +30,7 @@ export const Trial = ({ wools }: { readonly wools: readonly Wool[] }) => {
     return of && p.grams > 0 ? [{ colour: of.colour, share: p.grams, name: of.name, grams: p.grams }] : [];
   });
   const colour = held.length > 0 ? blendColour(held) : null;
-  const byLight = wools.toSorted((a, b) => lightness(b.colour) - lightness(a.colour));
-  const [light, dark] = [byLight[0], byLight.at(-1)];
+  const ends = lightAndDark(wools);
   const keep = (): void => {
     if (colour === null) return;
     const grams = held.reduce((sum, p) => sum + p.grams, 0);
@@ -94,19 +87,13 @@ export const Trial = ({ wools }: { readonly wools: readonly Wool[] }) => {
         ))}
       </ul>
       {parts.length < MOST_PARTS && free.length > 0 && (
-        <select
-          aria-label="Put a wool in"
-          className="min-h-9 rounded-bench border border-rim bg-soap px-2"
+        <Select
+          hideLabel
+          label="Put a wool in"
           value=""
-          onChange={e => setParts([...parts, { woolId: e.target.value, grams: 10 }])}
-        >
-          <option value="">Put a wool in …</option>
-          {free.map(w => (
-            <option key={w.id} value={w.id}>
-              {w.name}
-            </option>
-          ))}
-        </select>
+          options={namedOptions(free, 'Put a wool in …')}
+          onPick={woolId => setParts([...parts, { woolId, grams: 10 }])}
+        />
       )}
       {colour && (
         <>
@@ -117,13 +104,13 @@ export const Trial = ({ wools }: { readonly wools: readonly Wool[] }) => {
             aria-label={`The colour it gives, ${colour}`}
             data-testid="blend-colour"
           />
-          {light && dark && (
+          {ends && (
             <>
               <p className="mt-2 text-[13px] text-chalk">
-                From light to shadow, with {light.name} and {dark.name}
+                From light to shadow, with {ends.light.name} and {ends.dark.name}
               </p>
               <div className="flex" aria-hidden="true">
-                {shades(colour, light.colour, dark.colour).map(c => (
+                {shades(colour, ends.light.colour, ends.dark.colour).map(c => (
                   <span key={c} className="h-10 flex-1" style={{ background: c }} />
                 ))}
               </div>

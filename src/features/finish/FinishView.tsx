@@ -7,6 +7,7 @@ import type { Piece } from '../../records/piece';
 import { localDay, nowIso } from '../../session/clock';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { Button } from '../../ui/Button';
+import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { StageLayout } from '../../ui/StageLayout';
@@ -85,25 +86,11 @@ const Comparison = ({ lines, units }: { readonly lines: readonly Line[]; readonl
   return (
     <table className="w-full text-right">
       <caption className="text-left text-lg font-semibold">Plan against result</caption>
-      <thead className="border-b border-ink text-[13px] text-chalk">
-        <tr>
-          <th scope="col" className="text-left font-normal">
-            measure
-          </th>
-          <th scope="col" className="font-normal">
-            planned
-          </th>
-          <th scope="col" className="font-normal">
-            came out
-          </th>
-          <th scope="col" className="font-normal">
-            off by
-          </th>
-          <th scope="col">
-            <span className="sr-only">why</span>
-          </th>
-        </tr>
-      </thead>
+      <HeadRow rows="measure" columns={['planned', 'came out', 'off by']}>
+        <th scope="col">
+          <span className="sr-only">why</span>
+        </th>
+      </HeadRow>
       <tbody>
         {lines.map(l => (
           <tr key={l.name} className="border-b border-rim">

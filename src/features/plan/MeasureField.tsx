@@ -7,6 +7,7 @@ import type { PieceStage } from '../../session/pieceStage';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { Select, wordOptions } from '../../ui/Select';
 import { Why } from '../../ui/Why';
 
 interface FieldProps {
@@ -34,22 +35,17 @@ const FromTable = (props: {
   const now = table.rows.find(r => Math.abs(r.mm - value) < 0.05);
   return (
     <span className="flex items-center">
-      <select
-        aria-label={`${props.label} from ${table.name}`}
-        className="min-h-8 w-36 rounded-bench border border-rim bg-soap px-1 text-[13px]"
+      <Select
+        className="w-36 text-[13px]"
+        hideLabel
+        label={`${props.label} from ${table.name}`}
         value={now?.text ?? ''}
-        onChange={e => {
-          const row = table.rows.find(r => r.text === e.target.value);
+        options={[{ value: '', text: `by ${table.name}` }, ...wordOptions(table.rows.map(r => r.text))]}
+        onPick={text => {
+          const row = table.rows.find(r => r.text === text);
           if (row) props.onMm(row.mm);
         }}
-      >
-        <option value="">by {table.name}</option>
-        {table.rows.map(r => (
-          <option key={r.text} value={r.text}>
-            {r.text}
-          </option>
-        ))}
-      </select>
+      />
       <Why of={`these ${table.name}s`}>
         <p>{table.source}</p>
       </Why>

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { DrawnOutline } from '../../core/outline/drawn';
 import {
   addPointAfter,
@@ -10,6 +11,7 @@ import {
 import { boundsOf } from '../../core/outline/polygon';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { Button } from '../../ui/Button';
+import { Select } from '../../ui/Select';
 import { Choice } from '../../ui/Choice';
 import { FileButton } from '../../ui/FileButton';
 import { useSvgFile } from './useSvgFile';
@@ -74,11 +76,15 @@ const PointTools = (props: ToolsProps) => {
 /** Reads an outline from an SVG; where there are several, the felter picks. */
 const FromFile = ({ units, onChange }: ToolsProps) => {
   const file = useSvgFile();
+  const [picked, setPicked] = useState('0');
   return (
     <div className="flex flex-col gap-1">
       <FileButton
         accept=".svg,image/svg+xml"
-        onPick={picked => file.read(picked, points => onChange(outlineOf(points), 'outline from a file'))}
+        onPick={read => {
+          setPicked('0');
+          file.read(read, points => onChange(outlineOf(points), 'outline from a file'));
+        }}
       >
         Read an outline from an SVG
       </FileButton>
@@ -92,24 +98,24 @@ const FromFile = ({ units, onChange }: ToolsProps) => {
       {file.found && (
         <>
           {file.found.outlines.length > 1 && (
-            <select
-              aria-label="Which outline"
-              className="min-h-9 rounded-bench border border-rim bg-soap px-2"
-              onChange={e => {
-                const one = file.found?.outlines[Number(e.target.value)];
-                if (one) onChange(outlineOf(one.points), 'outline from a file');
-              }}
-            >
-              {file.found.outlines.map((o, i) => {
+            <Select
+              hideLabel
+              label="Which outline"
+              value={picked}
+              options={file.found.outlines.map((o, i) => {
                 const b = boundsOf(o.points);
                 const show = (v: number): string => showQuantity(v, 'length', units);
-                return (
-                  <option key={o.name} value={i}>
-                    {o.name}: {show(b.maxX - b.minX)} × {show(b.maxY - b.minY)}
-                  </option>
-                );
+                return {
+                  value: String(i),
+                  text: `${o.name}: ${show(b.maxX - b.minX)} × ${show(b.maxY - b.minY)}`,
+                };
               })}
-            </select>
+              onPick={i => {
+                const one = file.found?.outlines[Number(i)];
+                setPicked(i);
+                if (one) onChange(outlineOf(one.points), 'outline from a file');
+              }}
+            />
           )}
           <ul className="text-[13px] text-chalk">
             {file.found.notices.map(n => (

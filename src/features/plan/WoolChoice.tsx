@@ -1,4 +1,3 @@
-import { useId } from 'react';
 import { stageOf } from '../../core/cycles/stageOf';
 import { setAxisShrinkage } from '../../core/plan/setLink';
 import { breedWarnings } from '../../core/wool/breeds';
@@ -7,6 +6,7 @@ import type { PieceStage } from '../../session/pieceStage';
 import { useExpectations, type WoolExpectation } from '../../session/useExpectation';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
+import { namedOptions, Select } from '../../ui/Select';
 import { Expected } from '../../ui/Expected';
 
 const withExpected = (piece: Piece, { along, across }: WoolExpectation): Piece => ({
@@ -25,7 +25,6 @@ const isUsed = (piece: Piece, { along, across }: WoolExpectation): boolean =>
 
 /** Which wool, and what is expected of it. A plan whose shrinkage nobody typed takes it; any other is offered it. */
 export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
-  const id = useId();
   const wools = useWools();
   const { piece } = stage;
   const expect = useExpectations(piece.id);
@@ -48,27 +47,18 @@ export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
   };
   return (
     <div className="flex w-full flex-col gap-1">
-      <label htmlFor={id} className="text-[13px] text-chalk">
-        Wool
-      </label>
-      <span className="flex items-center gap-2">
+      <span className="flex items-end gap-2">
         <span
-          className="size-6 shrink-0 rounded-full border border-rim"
+          className="mb-1.5 size-6 shrink-0 rounded-full border border-rim"
           style={{ background: stage.wool?.colour ?? 'transparent' }}
         />
-        <select
-          id={id}
-          className="min-h-9 w-full rounded-bench border border-rim bg-soap px-2"
+        <Select
+          className="flex-1"
+          label="Wool"
           value={piece.woolId ?? ''}
-          onChange={e => choose(e.target.value)}
-        >
-          <option value="">not chosen yet</option>
-          {shelf.map(w => (
-            <option key={w.id} value={w.id}>
-              {w.name}
-            </option>
-          ))}
-        </select>
+          options={namedOptions(shelf, 'not chosen yet')}
+          onPick={choose}
+        />
       </span>
       {chosen && known && (
         <div className="text-sm">

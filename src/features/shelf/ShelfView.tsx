@@ -10,11 +10,11 @@ import { useAddWool } from '../../session/useChanges';
 import { useSettings, useWools } from '../../session/useRecords';
 import { useShelfImport } from '../../session/useShelfImport';
 import { Button, buttonClass } from '../../ui/Button';
+import { Select, wordOptions } from '../../ui/Select';
 import { FileButton } from '../../ui/FileButton';
 import { TextField } from '../../ui/TextField';
 import { useRoomy } from '../../ui/useRoomy';
 import { useTitle } from '../../ui/useTitle';
-import { Pick } from './Pick';
 import { ShelfList } from './ShelfList';
 import { type Order, ORDERS, shelfRows, type Sort } from './shelfRows';
 import { WoolDetail } from './WoolDetail';
@@ -95,8 +95,18 @@ export const ShelfView = () => {
           </div>
           <div className="my-2 flex flex-wrap items-end gap-3">
             <TextField className="w-32" label="Find" value={find} onText={setFind} />
-            <Pick label="Show" value={sort} options={['all', ...SORTS] as const} onPick={setSort} />
-            <Pick label="In order of" value={order} options={ORDERS.map(o => o.value)} onPick={setOrder} />
+            <Select
+              label="Show"
+              value={sort}
+              options={wordOptions(['all', ...SORTS] as const)}
+              onPick={setSort}
+            />
+            <Select
+              label="In order of"
+              value={order}
+              options={wordOptions(ORDERS.map(o => o.value))}
+              onPick={setOrder}
+            />
           </div>
           {rows.length === 0 ? (
             <p className="max-w-prose flex-1">

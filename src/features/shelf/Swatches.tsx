@@ -15,8 +15,10 @@ import { useNotify } from '../../session/notices';
 import { useAddSwatch, useChangeSwatch } from '../../session/useChanges';
 import { useSettings, useSwatches, useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
+import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { namedOptions, Select } from '../../ui/Select';
 import { Why } from '../../ui/Why';
 
 const Figure = (props: {
@@ -155,31 +157,7 @@ const Outcomes = (props: {
           </p>
         </Why>
       </caption>
-      <thead className="border-b border-ink text-[13px] text-chalk">
-        <tr>
-          <th scope="col" className="text-left font-normal">
-            swatch
-          </th>
-          <th scope="col" className="font-normal">
-            laid
-          </th>
-          <th scope="col" className="font-normal">
-            along
-          </th>
-          <th scope="col" className="font-normal">
-            across
-          </th>
-          <th scope="col" className="font-normal">
-            dry
-          </th>
-          <th scope="col" className="font-normal">
-            thick
-          </th>
-          <th scope="col" className="font-normal">
-            firmness
-          </th>
-        </tr>
-      </thead>
+      <HeadRow rows="swatch" columns={['laid', 'along', 'across', 'dry', 'thick', 'firmness']} />
       <tbody>
         {rows.map(({ name, swatch }) => {
           const o = swatchOutcome(swatch);
@@ -245,21 +223,13 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
       </ul>
       {rows.length > 0 && <Outcomes rows={rows} units={units} />}
       {own.length > 0 && others.length > 0 && (
-        <label className="mt-2 flex items-center gap-2 text-[13px] text-chalk">
-          Beside
-          <select
-            className="min-h-8 rounded-bench border border-rim bg-soap px-1 text-ink"
-            value={beside}
-            onChange={e => setBeside(e.target.value)}
-          >
-            <option value="">no other wool</option>
-            {others.map(w => (
-              <option key={w.id} value={w.id}>
-                {w.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          className="mt-2 max-w-60"
+          label="Beside"
+          value={beside}
+          options={namedOptions(others, 'no other wool')}
+          onPick={setBeside}
+        />
       )}
     </section>
   );

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { breedWarnings, breedWords } from '../../core/wool/breeds';
-import { homeUnit, showFigure } from '../../core/units/units';
+import { homeUnit, showFigure, showQuantity } from '../../core/units/units';
 import { woolsOf } from '../../records/piece';
 import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
 import { nowIso } from '../../session/clock';
@@ -8,14 +8,14 @@ import { useNotify } from '../../session/notices';
 import { useChangeWool } from '../../session/useChanges';
 import { useExpectations } from '../../session/useExpectation';
 import { usePieces, useSettings } from '../../session/useRecords';
-import { useGramsLeft } from '../../session/useShelf';
+import { useGramsLeft, useGramsWeighed } from '../../session/useShelf';
 import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
 import { Expected } from '../../ui/Expected';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { Select, wordOptions } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
-import { Pick } from './Pick';
 import { Swatches } from './Swatches';
 
 /** A figure without a unit system of its own: micrometres, money, grams of a metre. */
@@ -45,8 +45,18 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
       </label>
       <TextField label="Name" value={wool.name} required onText={name => put({ name }, 'name')} />
       <TextField label="Fibre or breed" value={wool.fibre} onText={fibre => put({ fibre }, 'fibre')} />
-      <Pick label="What it is" value={wool.sort} options={SORTS} onPick={sort => put({ sort }, 'sort')} />
-      <Pick label="Form" value={wool.form} options={WOOL_FORMS} onPick={form => put({ form }, 'form')} />
+      <Select
+        label="What it is"
+        value={wool.sort}
+        options={wordOptions(SORTS)}
+        onPick={sort => put({ sort }, 'sort')}
+      />
+      <Select
+        label="Form"
+        value={wool.form}
+        options={wordOptions(WOOL_FORMS)}
+        onPick={form => put({ form }, 'form')}
+      />
       <NumberField
         label="On the shelf"
         shown={left === null ? '' : showFigure(left, 'mass', { units })}
@@ -91,6 +101,8 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
 
 /** Pieces that were made of it, or are planned in it. */
 const UsedFor = ({ wool }: { readonly wool: Wool }) => {
+  const weighed = useGramsWeighed();
+  const { units } = useSettings();
   const used = (usePieces() ?? []).filter(p => woolsOf(p).has(wool.id));
   return (
     <section aria-labelledby="used-for">
@@ -106,6 +118,9 @@ const UsedFor = ({ wool }: { readonly wool: Wool }) => {
               <Link className="underline" to={`/pieces/${p.id}/plan`}>
                 {p.name}
               </Link>
+              {weighed(wool.id, p.id) > 0 && (
+                <span className="text-chalk"> {showQuantity(weighed(wool.id, p.id), 'mass', units)}</span>
+              )}
             </li>
           ))}
         </ul>

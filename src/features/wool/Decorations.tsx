@@ -1,23 +1,31 @@
 import { type Decoration, DECORATION_KINDS } from '../../core/wool/layOrder';
+import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
 import { newId } from '../../session/clock';
+import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { namedOptions, Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 
 const KIND_WORDS = { motif: 'motif, yarn, locks', silk: 'silk, to be veiled', stem: 'stem or cord' } as const;
-
-const SELECT = 'min-h-8 rounded-bench border border-rim bg-soap px-1';
 
 /** What is laid beside the layers: each becomes a step in its place. */
 export const Decorations = (props: {
   readonly decorations: readonly Decoration[];
   readonly faces: number;
+  readonly units: UnitSystem;
   readonly onChange: (decorations: Decoration[]) => void;
 }) => {
-  const { decorations, faces, onChange } = props;
+  const { decorations, faces, units, onChange } = props;
+  const wools = useWools().filter(w => w.deletedAt === null || decorations.some(d => d.woolId === w.id));
   const change = (id: string, more: Partial<Decoration>): void =>
     onChange(decorations.map(d => (d.id === id ? { ...d, ...more } : d)));
   const add = (): void =>
-    onChange([...decorations, { id: newId(), kind: 'motif', name: '', face: 1, first: false }]);
+    onChange([
+      ...decorations,
+      { id: newId(), kind: 'motif', name: '', face: 1, first: false, woolId: null, grams: null },
+    ]);
   return (
     <div>
       <ul className="flex flex-col gap-2">
@@ -29,43 +37,53 @@ export const Decorations = (props: {
               value={d.name}
               onText={name => change(d.id, { name: name.slice(0, 200) })}
             />
-            <select
-              aria-label={`Kind of decoration ${i + 1}`}
-              className={SELECT}
+            <Select
+              hideLabel
+              label={`Kind of decoration ${i + 1}`}
               value={d.kind}
-              onChange={e =>
-                change(d.id, { kind: DECORATION_KINDS.find(k => k === e.target.value) ?? 'motif' })
-              }
-            >
-              {DECORATION_KINDS.map(k => (
-                <option key={k} value={k}>
-                  {KIND_WORDS[k]}
-                </option>
-              ))}
-            </select>
+              options={DECORATION_KINDS.map(value => ({ value, text: KIND_WORDS[value] }))}
+              onPick={kind => change(d.id, { kind })}
+            />
             {faces > 1 && (
-              <select
-                aria-label={`Face of decoration ${i + 1}`}
-                className={SELECT}
-                value={d.face}
-                onChange={e => change(d.id, { face: Number(e.target.value) })}
-              >
-                {Array.from({ length: faces }, (_, f) => (
-                  <option key={f} value={f + 1}>
-                    face {f + 1}
-                  </option>
-                ))}
-              </select>
+              <Select
+                hideLabel
+                label={`Face of decoration ${i + 1}`}
+                value={String(d.face)}
+                options={Array.from({ length: faces }, (_, f) => ({
+                  value: String(f + 1),
+                  text: `face ${f + 1}`,
+                }))}
+                onPick={face => change(d.id, { face: Number(face) })}
+              />
             )}
-            <select
-              aria-label={`When decoration ${i + 1} is laid`}
-              className={SELECT}
+            <Select
+              hideLabel
+              label={`When decoration ${i + 1} is laid`}
               value={d.first ? 'first' : 'last'}
-              onChange={e => change(d.id, { first: e.target.value === 'first' })}
-            >
-              <option value="last">on the last layer</option>
-              <option value="first">before the first, face down</option>
-            </select>
+              options={[
+                { value: 'last', text: 'last, on top' },
+                { value: 'first', text: 'first, face down' },
+              ]}
+              onPick={when => change(d.id, { first: when === 'first' })}
+            />
+            <Select
+              className="flex-1"
+              hideLabel
+              label={`What decoration ${i + 1} is taken from`}
+              value={d.woolId ?? ''}
+              options={namedOptions(wools, 'not of the shelf')}
+              onPick={id => change(d.id, { woolId: id === '' ? null : id })}
+            />
+            <NumberField
+              className="w-20"
+              hideLabel
+              label={`Grams of decoration ${i + 1}`}
+              shown={d.grams === null ? '' : showFigure(d.grams, 'mass', { units })}
+              unit={homeUnit('mass', units)}
+              read={reader('mass', units, { min: 0, max: 100_000 })}
+              onValue={grams => change(d.id, { grams })}
+              onEmpty={() => change(d.id, { grams: null })}
+            />
             <Button
               look="bare"
               aria-label={`Remove decoration ${i + 1}`}

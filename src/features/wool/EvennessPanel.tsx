@@ -1,12 +1,14 @@
 import { type Hand, USUAL_HAND } from '../../core/evenness/hand';
+import type { WayToLay } from '../../core/evenness/waysToLay';
 import { homeUnit, showFigure, showShare, type UnitSystem } from '../../core/units/units';
 import type { Settings } from '../../records/settings';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
+import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Why } from '../../ui/Why';
-import type { Laid, useEvenness, Way } from './useEvenness';
+import type { Laid, useEvenness } from './useEvenness';
 
 /** Wisps are weighed ten at a time: one is too light for a kitchen scale. */
 const WISPS = 10;
@@ -53,26 +55,18 @@ const HandFields = ({ settings }: { readonly settings: Settings }) => {
   );
 };
 
+/** A way to lay it, by what tells it apart. */
+export const inLayers = (way: WayToLay): string => `${way.layers.length} layers`;
+
 const percent = (share: number): string => (share > 0 && share < 0.005 ? 'under 1 %' : showShare(share));
 
-const Figures = ({ all }: { readonly all: ReadonlyArray<Way & Laid> }) => {
+const Figures = ({ all }: { readonly all: ReadonlyArray<WayToLay & Laid> }) => {
   const [first] = all;
   const edge = first?.evenness.edgeShare ?? 1;
   return (
     <>
       <table className="mt-3 w-full text-right">
-        <thead className="border-b border-ink text-[13px] text-chalk">
-          <tr>
-            <th scope="col" className="text-left font-normal">
-              laid in
-            </th>
-            {all.map(way => (
-              <th key={way.name} scope="col" className="font-normal">
-                {way.name}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <HeadRow rows="laid in" columns={all.map(inLayers)} />
         <tbody>
           {(
             [
@@ -87,7 +81,7 @@ const Figures = ({ all }: { readonly all: ReadonlyArray<Way & Laid> }) => {
                 {name}
               </th>
               {all.map(way => (
-                <td key={way.name} className="font-semibold">
+                <td key={way.layers.length} className="font-semibold">
                   {show(way.evenness)}
                 </td>
               ))}
@@ -112,7 +106,7 @@ const Figures = ({ all }: { readonly all: ReadonlyArray<Way & Laid> }) => {
 export const EvennessPanel = (props: {
   readonly settings: Settings;
   readonly units: UnitSystem;
-  readonly ways: readonly [Way, Way];
+  readonly ways: readonly [WayToLay, WayToLay];
   readonly layout: ReturnType<typeof useEvenness>;
 }) => {
   const { settings, ways, layout } = props;
@@ -137,7 +131,7 @@ export const EvennessPanel = (props: {
           Lay it out
         </Button>
         <Button onClick={() => run(ways)} disabled={progress !== null}>
-          Compare with {ways[1].name}
+          Compare with {inLayers(ways[1])}
         </Button>
         {laid.length > 0 && <Button onClick={clear}>Put the picture away</Button>}
       </div>

@@ -5,6 +5,7 @@ import { laySteps } from '../../core/wool/layOrder';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { download, fileName } from '../../files/download';
 import type { ListSection } from '../../files/listPdf';
+import { laidOf } from '../../records/piece';
 import { useNotify } from '../../session/notices';
 import type { PieceStage } from '../../session/pieceStage';
 import { useWools } from '../../session/useRecords';
@@ -15,7 +16,7 @@ import { Dialog } from '../../ui/Dialog';
 import { layWords } from '../../ui/layWords';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
-import { scaleMass } from './scaleMass';
+import { scaleMass } from '../../core/units/scaleMass';
 
 const FEWEST = { heads: 1, spares: 0 } as const;
 const MOST_HEADS = 500;
@@ -31,7 +32,7 @@ export const KitDialog = (props: {
 }) => {
   const { stage, weigh, faces, onResist } = props;
   const { units } = stage.settings;
-  const { colours, woolId, laying } = stage.piece;
+  const { laying } = stage.piece;
   const { scaleStepG: stepG } = stage.piece.plan;
   const [heads, setHeads] = useState(8);
   const [spares, setSpares] = useState<number | null>(null);
@@ -43,9 +44,7 @@ export const KitDialog = (props: {
     ...(spares === null ? {} : { spares }),
     children,
     onResist,
-    colours,
-    woolId,
-    stepG,
+    ...laidOf(stage.piece),
   });
   const mass = (g: number): string => scaleMass(g, stepG, units);
   const name = (id: string | null): string => wools.find(w => w.id === id)?.name ?? 'wool not chosen yet';

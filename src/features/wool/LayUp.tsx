@@ -48,6 +48,7 @@ export const LayUp = (props: {
       <Decorations
         decorations={laying.decorations}
         faces={faces}
+        units={stage.settings.units}
         onChange={decorations => put({ decorations })}
       />
       <details>

@@ -1,21 +1,13 @@
 import type { LayerPart } from '../../core/wool/pileList';
 import { partsOf } from '../../core/wool/pileList';
 import { showFigure } from '../../core/units/units';
-import type { Piece } from '../../records/piece';
+import { withLayer } from '../../records/piece';
 import type { PieceStage } from '../../session/pieceStage';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
-
-/** The layers' wools with one layer changed; a layer like the piece's own wool needs no naming. */
-const withLayer = (piece: Piece, layer: number, parts: readonly LayerPart[]): Piece => {
-  const colours = Array.from({ length: Math.max(piece.colours.length, layer + 1) }, (_, i) =>
-    i === layer ? [...parts] : [...(piece.colours[i] ?? [])],
-  );
-  while (colours.at(-1)?.length === 0) colours.pop();
-  return { ...piece, colours };
-};
+import { namedOptions, Select } from '../../ui/Select';
 
 const MOST_PARTS = 6;
 
@@ -38,19 +30,14 @@ export const LayerColours = ({ stage, layer }: { readonly stage: PieceStage; rea
       <ul className="flex flex-col gap-1">
         {parts.map((part, i) => (
           <li key={i} className="flex flex-wrap items-end gap-2">
-            <select
-              aria-label={`Wool ${i + 1} of layer ${layer + 1}`}
-              className="min-h-9 min-w-0 flex-1 rounded-bench border border-rim bg-soap px-2"
+            <Select
+              className="flex-1"
+              hideLabel
+              label={`Wool ${i + 1} of layer ${layer + 1}`}
               value={part.woolId ?? ''}
-              onChange={e => change(i, { woolId: e.target.value === '' ? null : e.target.value })}
-            >
-              <option value="">not chosen yet</option>
-              {wools.map(w => (
-                <option key={w.id} value={w.id}>
-                  {w.name}
-                </option>
-              ))}
-            </select>
+              options={namedOptions(wools, 'not chosen yet')}
+              onPick={id => change(i, { woolId: id === '' ? null : id })}
+            />
             {parts.length > 1 && (
               <>
                 <NumberField

@@ -1,30 +1,74 @@
 import type { Plan } from '../../core/plan/makePlan';
 import { linearFromKept } from '../../core/shrinkage/linearFromKept';
-import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
-import { enough } from '../../core/wool/enough';
-import { woolNeeds } from '../../core/wool/pileList';
+import { showQuantity, showShare } from '../../core/units/units';
+import {
+  costOf,
+  type Enough,
+  enough,
+  type Substitute,
+  substituteFor,
+  sufficientShare,
+} from '../../core/wool/enough';
+import { type ScalePile, woolNeeds } from '../../core/wool/pileList';
 import type { WeighPlan } from '../../core/wool/weigh';
+import { laidOf, withSubstitute } from '../../records/piece';
 import type { Wool } from '../../records/wool';
 import type { PieceStage } from '../../session/pieceStage';
 import { useGramsLeft } from '../../session/useShelf';
 import { useWools } from '../../session/useRecords';
+import { Button } from '../../ui/Button';
 import { Why } from '../../ui/Why';
 import { UNDYED } from '../../ui/undyed';
 
-/** What would make too little enough, where one wool makes the whole piece. */
-const WaysOut = (props: { readonly share: number; readonly plan: Plan; readonly units: UnitSystem }) => {
-  const { share, plan, units } = props;
+/** Below this share of what is wanted, a smaller piece is another piece. */
+const LEAST_SHARE = 0.1;
+
+/** What would make too little enough: a smaller piece, a thinner one, or another wool where it is not seen. */
+const WaysOut = (props: {
+  readonly row: Enough;
+  readonly stage: PieceStage;
+  readonly plan: Plan;
+  readonly substitute: (Substitute & { readonly name: string }) | null;
+}) => {
+  const { row, stage, plan, substitute } = props;
+  const { units } = stage.settings;
+  const share = sufficientShare(row);
   const smaller = linearFromKept(share, plan.form.solid ? 3 : 2);
   const { thickness, size } = plan.values;
+  const layerWords = substitute?.layers.map(l => l + 1).join(' and ');
   return (
-    <p className="text-[13px]">
-      Enough would be: a piece {showShare(smaller)} smaller
-      {size === undefined ? '' : ` (${showQuantity(size * (1 - smaller), 'length', units)})`}
-      {thickness === undefined || plan.form.solid
-        ? ''
-        : `; or felt ${showQuantity(thickness * share, 'thickness', units)} thick`}
-      ; or another wool for an inside layer.
-    </p>
+    <div className="text-[13px]">
+      {share > LEAST_SHARE && (
+        <p>
+          Enough would be: a piece {showShare(smaller)} smaller
+          {size === undefined ? '' : ` (${showQuantity(size * (1 - smaller), 'length', units)})`}
+          {thickness === undefined || plan.form.solid
+            ? ''
+            : `; or felt ${showQuantity(thickness * share, 'thickness', units)} thick`}
+          ; or a smaller share of it in its layers.
+        </p>
+      )}
+      {substitute ? (
+        <p className="flex flex-wrap items-center gap-2">
+          <span>
+            Or {substitute.name} in layer {layerWords}, which is not seen:{' '}
+            {showQuantity(substitute.grams, 'mass', units)}.
+          </span>
+          <Button
+            onClick={() =>
+              stage.change(
+                p => withSubstitute(p, substitute.layers, { from: row.woolId, to: substitute.woolId }),
+                { label: `${substitute.name} in layer ${layerWords}` },
+              )
+            }
+          >
+            Lay it so
+          </Button>
+        </p>
+      ) : (
+        !plan.form.solid && <p>No hidden layer and no other wool of the shelf would make up for it.</p>
+      )}
+    </div>
   );
 };
 
@@ -33,26 +77,36 @@ export const Needs = (props: {
   readonly stage: PieceStage;
   readonly plan: Plan;
   readonly weigh: WeighPlan;
+  readonly piles: readonly ScalePile[];
 }) => {
-  const { stage, plan, weigh } = props;
+  const { stage, plan, weigh, piles } = props;
   const wools = useWools();
   const left = useGramsLeft();
   const { units } = stage.settings;
-  const { colours, woolId } = stage.piece;
-  const needs = woolNeeds(weigh, { colours, woolId, stepG: stage.piece.plan.scaleStepG });
   const wool = (id: string | null): Wool | null => wools.find(w => w.id === id) ?? null;
   const leftOf = (id: string | null): number | null => {
     const of = wool(id);
     return of && left(of);
   };
   const rows = enough(
-    needs,
+    woolNeeds(weigh, laidOf(stage.piece)),
     stage.weighings.map(e => e.act),
     leftOf,
   ).map(row => ({ ...row, wool: wool(row.woolId) }));
   const short = rows.filter(r => r.short > 0);
-  const cost = rows.reduce((sum, r) => sum + ((r.wool?.per100g ?? 0) * r.grams) / 100, 0);
-  if (rows.length < 2 && short.length === 0 && cost === 0) return null;
+  const cost = costOf(rows.map(r => ({ grams: r.grams, per100g: r.wool?.per100g })));
+  if (rows.length < 2 && short.length === 0 && cost.sum === 0) return null;
+  const spare = wools
+    .filter(w => w.deletedAt === null && w.sort === 'wool')
+    .map(w => ({
+      woolId: w.id,
+      grams: (left(w) ?? 0) - (rows.find(r => r.woolId === w.id)?.open ?? 0),
+    }));
+  const substituteOf = (row: Enough) => {
+    const open = piles.filter(p => !stage.weighings.some(e => e.act.pile === p.id));
+    const found = substituteFor(row, open, spare);
+    return found && { ...found, name: wool(found.woolId)?.name ?? '' };
+  };
   return (
     <section aria-label="Enough?" className="mb-3">
       <ul>
@@ -67,10 +121,10 @@ export const Needs = (props: {
           </li>
         ))}
       </ul>
-      {cost > 0 && (
+      {cost.sum > 0 && (
         <p className="pt-1 text-right text-[13px] text-chalk">
-          costs {cost.toFixed(2)}
-          {rows.some(r => r.wool && r.wool.per100g === null) && ', without what has no price'}
+          costs {cost.sum.toFixed(2)}
+          {!cost.isWhole && ', without what has no price'}
         </p>
       )}
       {short.map(row => (
@@ -87,14 +141,7 @@ export const Needs = (props: {
               </p>
             </Why>
           </p>
-          {rows.length === 1 && (row.left ?? 0) > 0.1 * row.open && (
-            <WaysOut share={(row.left ?? 0) / row.open} plan={plan} units={units} />
-          )}
-          {rows.length > 1 && (
-            <p className="text-[13px]">
-              Enough would be: a smaller share of it in its layers, or another wool for an inside layer.
-            </p>
-          )}
+          <WaysOut row={row} stage={stage} plan={plan} substitute={substituteOf(row)} />
         </div>
       ))}
     </section>

@@ -1,6 +1,7 @@
 import type { FaceWeight, WeighPlan } from '../../core/wool/weigh';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
-import { scaleMass } from './scaleMass';
+import { scaleMass } from '../../core/units/scaleMass';
+import { HeadRow } from '../../ui/HeadRow';
 
 interface PilesProps {
   readonly weigh: WeighPlan;
@@ -28,18 +29,7 @@ export const LayerPiles = ({
       <Times times={weigh.times} />
       <table className="w-full">
         <caption className="text-left text-lg font-semibold">Weigh out</caption>
-        <thead>
-          <tr className="border-b border-ink text-right text-[13px] text-chalk">
-            <th scope="col" className="text-left font-normal">
-              layer
-            </th>
-            {weigh.faces.map(f => (
-              <th key={f.name} scope="col" className="font-normal">
-                {f.name}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <HeadRow rows="layer" columns={weigh.faces.map(f => f.name)} />
         <tbody className="text-right text-lg">
           {layers.map(i => (
             <tr key={i} className="border-b border-rim">
@@ -80,19 +70,7 @@ const tooFine = (heap: FaceWeight, stepG: number): boolean =>
 export const HeapPiles = ({ weigh, stepG, units }: PilesProps) => (
   <table className="w-full">
     <caption className="text-left text-lg font-semibold">Weigh out</caption>
-    <thead>
-      <tr className="border-b border-ink text-right text-[13px] text-chalk">
-        <th scope="col" className="text-left font-normal">
-          heap
-        </th>
-        <th scope="col" className="font-normal">
-          in all
-        </th>
-        <th scope="col" className="font-normal">
-          each
-        </th>
-      </tr>
-    </thead>
+    <HeadRow rows="heap" columns={['in all', 'each']} />
     <tbody className="text-right text-lg">
       {weigh.faces.map(heap => (
         <tr key={heap.name} className="border-b border-rim align-baseline">

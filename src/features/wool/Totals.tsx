@@ -2,7 +2,7 @@ import { showQuantity } from '../../core/units/units';
 import type { WeighPlan } from '../../core/wool/weigh';
 import type { PieceStage } from '../../session/pieceStage';
 import { Why } from '../../ui/Why';
-import { scaleMass } from './scaleMass';
+import { scaleMass } from '../../core/units/scaleMass';
 
 /** Where the three masses come from. */
 const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {

@@ -1,4 +1,6 @@
+import type { fibreDirection } from '../../core/wool/layOrder';
 import type { FaceWeight } from '../../core/wool/weigh';
+import { directionWords } from '../../ui/table/LayerPattern';
 
 const ROW = 40;
 const WIDTH = 380;
@@ -6,15 +8,22 @@ const WIDTH = 380;
 const STRATUM = 180;
 const GRAMS_X = 260;
 
+/** How fibres look where the wall is cut along: whole, in their ends, or both. A cut from the middle has them whole. */
+const IN_SECTION = {
+  0: 'fibres-along',
+  90: 'fibres-across',
+  radial: 'fibres-along',
+  random: 'fibres-every',
+} as const;
+
 const Stratum = (props: {
   readonly index: number;
   readonly grams: string;
   readonly colour: string;
   readonly y: number;
-  /** Which way its fibres lie, in words. */
-  readonly way: string;
+  readonly way: ReturnType<typeof fibreDirection>;
 }) => {
-  const pattern = props.way === 'along' ? 'fibres-along' : 'fibres-across';
+  const pattern = IN_SECTION[props.way];
   return (
     <g>
       <rect
@@ -34,7 +43,7 @@ const Stratum = (props: {
         {props.grams}
       </text>
       <text x={WIDTH - 4} y={props.y + 23} textAnchor="end" className="fill-chalk text-[14px]">
-        {props.way}
+        {directionWords(props.way)}
       </text>
     </g>
   );
@@ -45,7 +54,7 @@ export const WallSection = (props: {
   readonly face: FaceWeight;
   /** The colour of a layer, the one laid first at 0: of several wools, that of which there is most. */
   readonly colourOf: (layer: number) => string;
-  readonly wayOf: (layer: number) => string;
+  readonly wayOf: (layer: number) => ReturnType<typeof fibreDirection>;
   readonly onResist: boolean;
   readonly mass: (grams: number) => string;
 }) => {
@@ -64,6 +73,11 @@ export const WallSection = (props: {
         </pattern>
         <pattern id="fibres-across" width="7" height="7" patternUnits="userSpaceOnUse">
           <circle cx="3.5" cy="3.5" r="1.3" fill="#fff" fillOpacity="0.8" />
+        </pattern>
+        <pattern id="fibres-every" width="20" height="14" patternUnits="userSpaceOnUse">
+          <path d="M1 4l6 2M12 3l5-2M9 11l6-3" stroke="#fff" strokeOpacity="0.75" strokeWidth="1.2" />
+          <circle cx="3" cy="11" r="1.3" fill="#fff" fillOpacity="0.8" />
+          <circle cx="17" cy="12" r="1.3" fill="#fff" fillOpacity="0.8" />
         </pattern>
       </defs>
       <text x={70} y={13} className="fill-chalk text-[13px]">

@@ -11,12 +11,17 @@ import { hasSerial } from '../../session/serialScale';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { Select, wordOptions } from '../../ui/Select';
 import { UNDYED } from '../../ui/undyed';
-import { scaleMass } from './scaleMass';
+import { scaleMass } from '../../core/units/scaleMass';
 import { useLabels } from './useLabels';
 
 const pileWords = (pile: ScalePile, pieces: number): string =>
-  [pieces > 1 ? `piece ${pile.piece}` : null, pile.face, pile.layer === null ? null : `layer ${pile.layer}`]
+  [
+    pieces > 1 ? `piece ${pile.piece}` : null,
+    pile.decoration === '' ? 'decoration' : pile.face,
+    pile.layer === null ? null : `layer ${pile.layer}`,
+  ]
     .filter(Boolean)
     .join(', ');
 
@@ -36,31 +41,23 @@ const USUAL_SPEED = 9600;
 /** A real scale on the serial port: its speed, and what it means where it says no unit. */
 const Connect = ({ scale }: { readonly scale: Scale }) => {
   const [settings, setSettings] = useState<ScaleSettings>({ baudRate: USUAL_SPEED, unit: 'g' });
-  const select = 'min-h-9 rounded-bench border border-rim bg-soap px-1';
   return (
     <>
       <Button onClick={() => scale.connect(settings)}>Connect a scale</Button>
-      <select
-        aria-label="Speed of the scale"
-        className={select}
-        value={settings.baudRate}
-        onChange={e => setSettings({ ...settings, baudRate: Number(e.target.value) })}
-      >
-        {SPEEDS.map(speed => (
-          <option key={speed} value={speed}>
-            {speed} baud
-          </option>
-        ))}
-      </select>
-      <select
-        aria-label="A figure without a unit is in"
-        className={select}
+      <Select
+        hideLabel
+        label="Speed of the scale"
+        value={String(settings.baudRate)}
+        options={SPEEDS.map(speed => ({ value: String(speed), text: `${speed} baud` }))}
+        onPick={speed => setSettings({ ...settings, baudRate: Number(speed) })}
+      />
+      <Select
+        hideLabel
+        label="A figure without a unit is in"
         value={settings.unit}
-        onChange={e => setSettings({ ...settings, unit: e.target.value === 'oz' ? 'oz' : 'g' })}
-      >
-        <option value="g">g</option>
-        <option value="oz">oz</option>
-      </select>
+        options={wordOptions(['g', 'oz'] as const)}
+        onPick={unit => setSettings({ ...settings, unit })}
+      />
     </>
   );
 };
@@ -195,7 +192,8 @@ export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: re
     taken !== null && scale.grams !== null && Math.abs(scale.grams - taken) <= Math.max(stepG, STIRRED_G);
   const [again, setAgain] = useState<string | null>(null);
   const current = state.piles.find(p => p.id === again) ?? state.next;
-  const pieces = new Set(piles.map(p => p.piece)).size;
+  const pieces = piles.at(-1)?.piece ?? 1;
+  const listed = current?.piece ?? pieces;
   const mass = (g: number): string => scaleMass(g, stepG, units);
   const wool = (id: string | null): Wool | null => wools.find(w => w.id === id) ?? null;
   const takeBack = stage.weighings.at(-1);
@@ -257,26 +255,40 @@ export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: re
           <Button onClick={() => void bench.takeBack(takeBack.id)}>Take the last weighing back</Button>
         )}
       </div>
+      {pieces > 1 && (
+        <Select
+          className="mt-2 max-w-48"
+          label="Piles of"
+          value={String(listed)}
+          options={Array.from({ length: pieces }, (_, i) => ({
+            value: String(i + 1),
+            text: `piece ${i + 1} of ${pieces}`,
+          }))}
+          onPick={piece => setAgain(state.piles.find(p => p.piece === Number(piece))?.id ?? null)}
+        />
+      )}
       <ol className="mt-2 columns-2 gap-6">
-        {state.piles.map(p => (
-          <li key={p.id} className="flex items-center gap-2 border-b border-rim">
-            <span
-              className="size-4 shrink-0 rounded-full border border-rim"
-              style={{ background: wool(p.woolId)?.colour ?? UNDYED }}
-            />
-            <button
-              type="button"
-              className="min-w-0 flex-1 truncate py-1 text-left"
-              aria-current={p.id === current?.id ? 'step' : undefined}
-              onClick={() => setAgain(p.id)}
-            >
-              <span className="inline-block first-letter:uppercase">{pileWords(p, pieces)}</span>
-            </button>
-            <span className={p.weighed === null ? 'text-chalk' : 'font-semibold'}>
-              {p.weighed === null ? mass(p.wanted) : `✓ ${mass(p.weighed)}${p.isOff ? ' !' : ''}`}
-            </span>
-          </li>
-        ))}
+        {state.piles
+          .filter(p => p.piece === listed)
+          .map(p => (
+            <li key={p.id} className="flex items-center gap-2 border-b border-rim">
+              <span
+                className="size-4 shrink-0 rounded-full border border-rim"
+                style={{ background: wool(p.woolId)?.colour ?? UNDYED }}
+              />
+              <button
+                type="button"
+                className="min-w-0 flex-1 truncate py-1 text-left"
+                aria-current={p.id === current?.id ? 'step' : undefined}
+                onClick={() => setAgain(p.id)}
+              >
+                <span className="inline-block first-letter:uppercase">{pileWords(p, pieces)}</span>
+              </button>
+              <span className={p.weighed === null ? 'text-chalk' : 'font-semibold'}>
+                {p.weighed === null ? mass(p.wanted) : `✓ ${mass(p.weighed)}${p.isOff ? ' !' : ''}`}
+              </span>
+            </li>
+          ))}
       </ol>
     </section>
   );

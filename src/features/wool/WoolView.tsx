@@ -1,14 +1,15 @@
 import { useMemo, useState } from 'react';
+import { wayToLay } from '../../core/evenness/waysToLay';
 import { facesOf } from '../../core/forms/facesOf';
 import type { Polygon } from '../../core/outline/polygon';
-import { fibreDirection } from '../../core/wool/layOrder';
-import { partsOf, pileList } from '../../core/wool/pileList';
+import { pileList } from '../../core/wool/pileList';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
-import { tableAngle } from '../../drawing/orient';
+import { wayOnTable } from '../../drawing/orient';
 import { pieceScene, type Scene } from '../../drawing/scene';
-import { useWools } from '../../session/useRecords';
+import { laidOf } from '../../records/piece';
+import { useLayers } from '../../session/useLayers';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -17,19 +18,20 @@ import { Choice } from '../../ui/Choice';
 import { StageLayout } from '../../ui/StageLayout';
 import { UNDYED } from '../../ui/undyed';
 import { Legend } from '../../ui/table/Legend';
+import { layerFill, LayerPattern } from '../../ui/table/LayerPattern';
 import { Table } from '../../ui/table/Table';
 import { Batch } from './Batch';
 import { EvennessMap } from './EvennessMap';
-import { EvennessPanel, handOf } from './EvennessPanel';
+import { EvennessPanel, handOf, inLayers } from './EvennessPanel';
 import { KitDialog } from './KitDialog';
 import { LayerColours } from './LayerColours';
-import { directionWords, layerFill, LayerChoice, LayerPattern } from './Layers';
+import { LayerChoice } from './LayerChoice';
 import { LayUp } from './LayUp';
 import { Needs } from './Needs';
 import { HeapPiles, LayerPiles } from './Piles';
-import { scaleMass } from './scaleMass';
+import { scaleMass } from '../../core/units/scaleMass';
 import { Totals } from './Totals';
-import { useEvenness, type Way } from './useEvenness';
+import { useEvenness } from './useEvenness';
 import { WallSection } from './WallSection';
 import { WeighOut } from './WeighOut';
 
@@ -96,7 +98,7 @@ const noFill = (): undefined => undefined;
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
   const stage = usePieceStage();
-  const wools = useWools();
+  const look = useLayers(stage);
   const { plan } = stage;
   const fold = stage.piece.plan.foldOverMm;
   const { scaleStepG: stepG } = stage.piece.plan;
@@ -118,30 +120,16 @@ export const WoolView = () => {
   const shown = Math.min(chosen, layers - 1);
   const facesDiffer = facesOf(form).length > 1;
   const [simulated] = layout.laid;
-  const { colours, woolId } = stage.piece;
-  const piles = weigh ? pileList(weigh, { colours, woolId, stepG }) : [];
-  const wayOf = (layer: number) => fibreDirection(stage.piece.laying.fibres, layer);
-  const directionOnTable = (way: ReturnType<typeof wayOf>) =>
-    typeof way === 'number' ? tableAngle(form.alongOnTable, way) : way;
-  const shownWay = directionOnTable(wayOf(shown));
-  const hatchDeg = typeof shownWay === 'number' ? shownWay : 0;
-  const colourOf = (layer: number): string => {
-    const parts = partsOf(colours, layer, woolId);
-    const most = parts.toSorted((a, b) => b.share - a.share)[0];
-    return wools.find(w => w.id === most?.woolId)?.colour ?? UNDYED;
-  };
-  const grams = weigh?.faces[face]?.grams ?? 0;
-  const ways = [layers, 2 * layers].map((n): Way => {
-    const hand = handOf(stage.settings);
-    return {
-      name: `${n} layers`,
-      hand: { ...hand, grams: (hand.grams * layers) / n },
-      layers: Array.from({ length: n }, (_, i) => ({
-        grams: grams / n,
-        directionDeg: directionOnTable(wayOf(i)),
-      })),
-    };
-  });
+  const piles = weigh ? pileList(weigh, laidOf(stage.piece)) : [];
+  const colourOf = (layer: number): string => look.colourOf(layer) ?? UNDYED;
+  const wayIn = (n: number) =>
+    wayToLay({
+      grams: weigh?.faces[face]?.grams ?? 0,
+      planned: layers,
+      layers: n,
+      hand: handOf(stage.settings),
+      directionOf: i => wayOnTable(form.alongOnTable, look.wayOf(i)),
+    });
   return (
     <StageLayout
       label="Wool"
@@ -159,13 +147,13 @@ export const WoolView = () => {
                   field={simulated.field}
                   plannedGsm={plannedGsm}
                   view={view}
-                  label={`One simulated layout in ${simulated.name}`}
+                  label={`One simulated layout in ${inLayers(simulated)}`}
                 />
               ) : (
                 <LayerPattern
                   colour={colourOf(shown)}
-                  deg={hatchDeg}
-                  fibres={!form.solid && typeof wayOf(shown) === 'number'}
+                  way={form.solid ? null : wayOnTable(form.alongOnTable, look.wayOf(shown))}
+                  box={scene.box}
                 />
               )
             }
@@ -177,7 +165,7 @@ export const WoolView = () => {
         weigh ? (
           <>
             <Totals weigh={weigh} stage={stage} />
-            <Needs stage={stage} plan={plan.value} weigh={weigh} />
+            <Needs stage={stage} plan={plan.value} weigh={weigh} piles={piles} />
             {stage.wool?.form === 'fleece' && (
               <p className="mb-3 text-[13px] text-chalk">
                 Raw fleece: wash hands, cover cuts, keep it from food. Carding makes dust: air the room.
@@ -190,7 +178,7 @@ export const WoolView = () => {
               </>
             ) : (
               <>
-                <LayerChoice layers={layers} shown={shown} way={wayOf(shown)} onShow={setChosen} />
+                <LayerChoice layers={layers} shown={shown} way={look.wayOf(shown)} onShow={setChosen} />
                 <LayUp stage={stage} faces={form.faces.length} layers={layers} />
                 <LayerColours stage={stage} layer={shown} />
                 {facesDiffer && (
@@ -220,7 +208,7 @@ export const WoolView = () => {
               <WallSection
                 face={weigh.faces[0]}
                 colourOf={colourOf}
-                wayOf={i => directionWords(wayOf(i))}
+                wayOf={look.wayOf}
                 onResist={onResist}
                 mass={g => scaleMass(g, stepG, units)}
               />
@@ -240,11 +228,11 @@ export const WoolView = () => {
               />
             )}
             <Weighing stage={stage} weigh={weigh} />
-            {!form.solid && ways[0] && ways[1] && (
+            {!form.solid && (
               <EvennessPanel
                 settings={stage.settings}
                 units={units}
-                ways={[ways[0], ways[1]]}
+                ways={[wayIn(layers), wayIn(2 * layers)]}
                 layout={layout}
               />
             )}

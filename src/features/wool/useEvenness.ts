@@ -1,19 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Hand } from '../../core/evenness/hand';
-import type { Layer } from '../../core/evenness/layOut';
+import type { WayToLay } from '../../core/evenness/waysToLay';
 import type { Polygon } from '../../core/outline/polygon';
 import { useNotify } from '../../session/notices';
 import { background } from '../../workers/background';
 import type { Jobs } from '../../workers/protocol';
 
 export type Laid = Jobs['evenness']['answer'];
-
-/** One way to lay it: what it is called, in how many layers, and by which hand. */
-export interface Way {
-  readonly name: string;
-  readonly layers: readonly Layer[];
-  readonly hand: Hand;
-}
 
 /** Enough layouts for a steady mean of the holes; each takes milliseconds for a piece of a hand's size. */
 const RUNS = 6;
@@ -24,15 +16,15 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
   const { tell } = useNotify();
   const [laid, setLaid] = useState<{
     readonly of: typeof of.rings;
-    readonly all: ReadonlyArray<Way & Laid>;
+    readonly all: ReadonlyArray<WayToLay & Laid>;
   } | null>(null);
   const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
-  const run = async (ways: readonly Way[]): Promise<void> => {
+  const run = async (ways: readonly WayToLay[]): Promise<void> => {
     const abort = new AbortController();
     running.current = abort;
-    const all: Array<Way & Laid> = [];
+    const all: Array<WayToLay & Laid> = [];
     for (const [i, way] of ways.entries()) {
       const total = ways.length * RUNS;
       const got = await background.run(
@@ -63,7 +55,7 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
   return {
     laid: current,
     progress,
-    run: (ways: readonly Way[]) => void run(ways),
+    run: (ways: readonly WayToLay[]) => void run(ways),
     clear: () => setLaid(null),
   };
 };

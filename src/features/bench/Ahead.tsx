@@ -1,0 +1,57 @@
+import { Fragment } from 'react';
+import type { Modelled } from '../../core/advice/modelAct';
+import type { Count } from '../../core/felting/advise';
+import { showShare } from '../../core/units/units';
+
+/** More than this is not foretold to a figure. */
+const MOST = 1000;
+const tens = (rolls: number): string => String(Math.round(rolls / 10) * 10);
+
+const countWords = ({ low, middle, high }: Count): string => {
+  const upper = high > MOST ? 'more' : tens(high);
+  return middle > MOST ? `over ${MOST}` : `${tens(middle)} (${tens(low)}–${upper})`;
+};
+
+/** What a figure rests on before the piece was measured. */
+const before = ({ ownShare, pieces }: Modelled['learntFrom']): string =>
+  pieces > 0
+    ? `, until it is measured by ${pieces} of your pieces and swatches (${showShare(ownShare)} of it your own)`
+    : ', by general practice until it is measured';
+
+const riskWords = (risk: number): string => (risk < 0.005 ? 'under 1 %' : showShare(risk));
+
+/** How many more rolls each way, and how likely it is to end within the tolerance. */
+export const Ahead = ({ modelled }: { readonly modelled: Modelled }) => {
+  const { advised, hasDirections } = modelled;
+  const { along, across } = advised;
+  const isGeneral = advised.measurings === 0;
+  const ways = hasDirections
+    ? [
+        { name: 'along', count: along },
+        { name: 'across', count: across },
+      ]
+    : [{ name: '', count: along }];
+  const nothing = along.middle === 0 && across.middle === 0;
+  return (
+    <section aria-label="Still to do" className={isGeneral ? 'text-chalk' : ''}>
+      <p className="text-sm text-chalk">Still to roll{isGeneral ? before(modelled.learntFrom) : ''}</p>
+      <p className="text-2xl leading-snug">
+        {nothing
+          ? 'nothing'
+          : ways
+              .filter(w => w.count.middle > 0)
+              .map((w, i) => (
+                <Fragment key={w.name}>
+                  {i > 0 && ', '}
+                  <span className="font-semibold">{countWords(w.count)}</span> {w.name}
+                </Fragment>
+              ))}
+      </p>
+      <p className="text-base">
+        Within 3 % of every size: {showShare(advised.withinNow)} now
+        {nothing ? '' : `, ${showShare(advised.withinThen)} after that`}.
+        {advised.move.kind === 'roll' && ` Risk of the next move: ${riskWords(advised.risk)} too small.`}
+      </p>
+    </section>
+  );
+};

@@ -1,0 +1,74 @@
+import { lazy, Suspense } from 'react';
+import { believedCurve, curveEnds, meanCurve, readCurves } from '../../core/felting/curve';
+import { formedOf } from '../../core/felting/feltedOf';
+import { planOf } from '../../core/plan/planOf';
+import type { Plan } from '../../core/plan/makePlan';
+import { showShare } from '../../core/units/units';
+import type { PieceStage } from '../../session/pieceStage';
+import { useLogs } from '../../session/useLogs';
+import { usePieces } from '../../session/useRecords';
+import type { ChartLine } from '../../ui/chart/LineChart';
+import { useBelief } from './useBelief';
+
+const LineChart = lazy(() => import('../../ui/chart/LineChart'));
+
+/** More earlier pieces than these make a thicket. */
+const MOST_EARLIER = 4;
+/** As far as the curve is drawn beyond what was done, reference rolls. */
+const BEYOND = 200;
+const SHORTEST = 600;
+const percent = (share: number): string => showShare(share);
+
+/** The curve of this piece, against what was believed of it and against earlier pieces of its wool. */
+export const Curve = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
+  const { piece, entries } = stage;
+  const { belief } = useBelief(stage);
+  const earlier = (usePieces() ?? [])
+    .filter(p => p.id !== piece.id && p.woolId !== null && p.woolId === piece.woolId)
+    .slice(0, MOST_EARLIER);
+  const logs = useLogs(earlier.map(p => p.id));
+  const formed = formedOf(plan.form);
+  const own = readCurves(entries, formed);
+  const { wanted: level, done } = curveEnds(entries, formed);
+  const colours = ['now', 'ink', 'chalk'] as const;
+  const lines: readonly ChartLine[] = [
+    {
+      name: 'as believed before',
+      points: believedCurve(belief, Math.max(SHORTEST, done + BEYOND)).map(p => [p.work, p.share] as const),
+      colour: 'laid',
+      dash: 'dashed',
+    },
+    ...earlier.flatMap((p): ChartLine[] => {
+      const made = planOf(p.plan);
+      const points = made.ok ? meanCurve(readCurves(logs.get(p.id) ?? [], formedOf(made.value.form))) : [];
+      return points.length > 1
+        ? [{ name: p.name, points: points.map(c => [c.work, c.share] as const), colour: 'rim', width: 3 }]
+        : [];
+    }),
+    ...own.map((points, g): ChartLine => ({
+      name: `${formed.gauges[g]?.id ?? ''}, ${formed.gauges[g]?.name ?? ''}`,
+      points: points.map(c => [c.work, c.share] as const),
+      colour: colours[g % colours.length] ?? 'now',
+      marked: true,
+      endsIn: formed.gauges[g]?.id ?? '',
+    })),
+  ];
+  return (
+    <figure>
+      <Suspense fallback={<p className="h-72">Drawing …</p>}>
+        <LineChart
+          lines={lines}
+          level={{ name: 'wanted', y: level }}
+          xName="rolls’ worth of work"
+          yName="length, of laid"
+          yText={percent}
+          label={`Length against work: ${own.map((c, g) => `${formed.gauges[g]?.id} ${percent(c.at(-1)?.share ?? 1)}`).join(', ')}; wanted ${percent(level)}`}
+        />
+      </Suspense>
+      <figcaption className="text-[13px] text-chalk">
+        Dashed: as it was believed before it was measured. Dotted: what is wanted. Pale: earlier pieces of
+        this wool. Points: as measured.
+      </figcaption>
+    </figure>
+  );
+};

@@ -1,0 +1,53 @@
+import { type Gate, gatesAt } from '../../core/advice/gates';
+import type { Act } from '../../core/cycles/entry';
+import type { Plan } from '../../core/plan/makePlan';
+import { Button } from '../../ui/Button';
+import type { Standing } from './useStanding';
+
+const WORDS: Readonly<Record<Gate, string>> = {
+  'may-roll': 'The skin holds: it may be rolled.',
+  'may-open':
+    'It has begun to shrink and its skin holds: it may be cut open. A little at a time, not into the resist; rub the cut with soap at once. Blades away from the other hand.',
+  'open-soon': 'It is still closed: cut it soon, while a cut still heals.',
+  'firm-but-large':
+    'It is firm, but still too large: hot water, a bare mat, and throwing move it, if anything does.',
+  'size-but-soft': 'It is at its size, but still soft: throwing firms it more than it shrinks it.',
+};
+
+/** What the piece has reached, and the acts that belong to it: cutting it open, taking the resist out. */
+export const Gates = (props: {
+  readonly standing: Standing;
+  readonly plan: Plan;
+  readonly onLog: (act: Act) => void;
+}) => {
+  const { standing, plan, onLog } = props;
+  const { state } = standing;
+  const hasResist = plan.form.outlineIs === 'resist' || plan.form.outlineIs === 'ball';
+  const gates = gatesAt(state, standing.forecast, { hasResist });
+  const mayOpen = gates.includes('may-open') || gates.includes('open-soon');
+  const mayTakeOut = hasResist && state.isCut && !state.isResistOut;
+  if (gates.length === 0 && !mayTakeOut) return null;
+  return (
+    <section
+      aria-label="Reached"
+      className="order-1 flex flex-wrap items-center gap-2 border-l-4 border-laid pl-3"
+    >
+      <div className="min-w-52 flex-1 text-lg leading-snug">
+        {gates.map(gate => (
+          <p key={gate}>{WORDS[gate]}</p>
+        ))}
+        {mayTakeOut && <p>It is cut: the resist may come out. The inside gets its share of the work.</p>}
+      </div>
+      {mayOpen && (
+        <Button size="wet" onClick={() => onLog({ kind: 'open', what: 'cut' })}>
+          Cut open
+        </Button>
+      )}
+      {mayTakeOut && (
+        <Button size="wet" onClick={() => onLog({ kind: 'open', what: 'resist-out' })}>
+          Resist out
+        </Button>
+      )}
+    </section>
+  );
+};

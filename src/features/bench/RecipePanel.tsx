@@ -1,0 +1,209 @@
+import { CUSHIONS, WATERS } from '../../core/cycles/entry';
+import {
+  freshStepId,
+  moveStep,
+  type Recipe,
+  RECIPE_ACTS,
+  type RecipeStep,
+  SCHOOLS,
+} from '../../core/recipe/recipe';
+import { newId } from '../../session/clock';
+import { useNotify } from '../../session/notices';
+import type { PieceStage } from '../../session/pieceStage';
+import { useChangeSettings } from '../../session/useChanges';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { Select } from '../../ui/Select';
+import { TextField } from '../../ui/TextField';
+import { CUSHION_WORDS } from './benchWords';
+import { PanelFrame } from './PanelFrame';
+import { RECIPE_ACT_WORDS, recipeWords } from './recipeWords';
+
+const COUNTED = new Set(['rub', 'roll', 'throw', 'shock']);
+const TIMED = new Set(['rub', 'soak', 'dry']);
+const WATERED = new Set(['wet', 'rinse', 'soak']);
+
+const StepRow = (props: {
+  readonly step: RecipeStep;
+  readonly at: number;
+  readonly units: PieceStage['settings']['units'];
+  readonly onChange: (step: RecipeStep) => void;
+  readonly onMove: (by: number) => void;
+  readonly onRemove: () => void;
+}) => {
+  const { step, at, units } = props;
+  const { count: _count, minutes: _minutes, ...bare } = step;
+  return (
+    <li className="flex flex-wrap items-end gap-2 border-b border-rim py-1">
+      <span className="w-6 text-right text-chalk">{at + 1}</span>
+      <Select
+        className="w-44"
+        hideLabel
+        label={`Step ${at + 1}`}
+        value={step.act}
+        options={RECIPE_ACTS.map(act => ({ value: act, text: RECIPE_ACT_WORDS[act] }))}
+        onPick={act => props.onChange({ id: step.id, act })}
+      />
+      {COUNTED.has(step.act) && (
+        <NumberField
+          className="w-20"
+          hideLabel
+          label={`How often, step ${at + 1}`}
+          unit="×"
+          shown={step.count === undefined ? '' : String(step.count)}
+          read={reader('count', units, { min: 1, max: 10_000 })}
+          onValue={count => props.onChange({ ...step, count: Math.round(count) })}
+          onEmpty={() => props.onChange(step.minutes ? { ...bare, minutes: step.minutes } : bare)}
+        />
+      )}
+      {TIMED.has(step.act) && (
+        <NumberField
+          className="w-24"
+          hideLabel
+          label={`Minutes, step ${at + 1}`}
+          unit="min"
+          shown={step.minutes === undefined ? '' : String(step.minutes)}
+          read={reader('count', units, { min: 1, max: 20_000 })}
+          onValue={minutes => props.onChange({ ...step, minutes })}
+          onEmpty={() => props.onChange(step.count ? { ...bare, count: step.count } : bare)}
+        />
+      )}
+      {step.act === 'roll' && (
+        <Select
+          hideLabel
+          label={`Cushion, step ${at + 1}`}
+          value={step.cushion ?? 'bubble'}
+          options={CUSHIONS.map(value => ({ value, text: CUSHION_WORDS[value] }))}
+          onPick={cushion => props.onChange({ ...step, cushion })}
+        />
+      )}
+      {WATERED.has(step.act) && (
+        <Select
+          hideLabel
+          label={`Water, step ${at + 1}`}
+          value={step.water ?? 'hot'}
+          options={WATERS.map(value => ({ value, text: value }))}
+          onPick={water => props.onChange({ ...step, water })}
+        />
+      )}
+      <span className="ml-auto flex">
+        <Button look="bare" aria-label={`Step ${at + 1} earlier`} onClick={() => props.onMove(-1)}>
+          ↑
+        </Button>
+        <Button look="bare" aria-label={`Step ${at + 1} later`} onClick={() => props.onMove(1)}>
+          ↓
+        </Button>
+        <Button look="bare" aria-label={`Remove step ${at + 1}`} onClick={props.onRemove}>
+          Remove
+        </Button>
+      </span>
+    </li>
+  );
+};
+
+const Editor = (props: {
+  readonly recipe: Recipe;
+  readonly stage: PieceStage;
+  readonly onChange: (recipe: Recipe) => void;
+}) => {
+  const { recipe, stage, onChange } = props;
+  const { steps } = recipe;
+  const put = (next: readonly RecipeStep[]): void => onChange({ ...recipe, steps: next });
+  return (
+    <>
+      <TextField
+        label="Name of the recipe"
+        value={recipe.name}
+        required
+        onText={name => onChange({ ...recipe, name: name.slice(0, 200) })}
+      />
+      <ol>
+        {steps.map((step, i) => (
+          <StepRow
+            key={step.id}
+            step={step}
+            at={i}
+            units={stage.settings.units}
+            onChange={changed => put(steps.map((s, k) => (k === i ? changed : s)))}
+            onMove={by => put(moveStep(steps, i, by))}
+            onRemove={() => put(steps.filter((_, k) => k !== i))}
+          />
+        ))}
+      </ol>
+      <Button className="self-start" onClick={() => put([...steps, { id: freshStepId(steps), act: 'look' }])}>
+        Add a step
+      </Button>
+    </>
+  );
+};
+
+/** Which recipe is followed: a school to start from, one of the maker’s own, or none; and its steps, to be changed and kept. */
+export const RecipePanel = (props: {
+  readonly stage: PieceStage;
+  readonly faces: number;
+  readonly onCancel: () => void;
+}) => {
+  const { stage, faces } = props;
+  const { recipe } = stage.piece;
+  const { recipes } = stage.settings;
+  const changeSettings = useChangeSettings();
+  const { tell } = useNotify();
+  const follow = (next: Recipe | null, label: string): void =>
+    stage.change(p => ({ ...p, recipe: next }), { label, key: label });
+  const keep = (): void => {
+    if (!recipe) return;
+    const isOwn = recipes.some(r => r.id === recipe.id);
+    const own = isOwn ? recipe : { ...recipe, id: newId() };
+    changeSettings({ recipes: [...recipes.filter(r => r.id !== own.id), own] });
+    follow(own, 'recipe');
+    tell({ text: `“${own.name}” is kept among your recipes.` });
+  };
+  return (
+    <PanelFrame
+      title={recipe ? recipe.name : 'Follow a recipe?'}
+      label="Recipe to follow"
+      onCancel={props.onCancel}
+    >
+      <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
+        {[...recipes, ...SCHOOLS].map(r => (
+          <Button
+            key={r.id}
+            size="wet"
+            aria-pressed={recipe?.id === r.id}
+            look={recipe?.id === r.id ? 'main' : 'plain'}
+            className="!flex-col !gap-0"
+            onClick={() => follow(r, 'recipe')}
+          >
+            {r.name}
+            <span className="text-base font-normal opacity-75">{r.steps.length} steps</span>
+          </Button>
+        ))}
+        {recipe && (
+          <Button size="wet" onClick={() => follow(null, 'no recipe')}>
+            No recipe, by the advice alone
+          </Button>
+        )}
+      </div>
+      {recipe && (
+        <details>
+          <summary className="min-h-12 cursor-pointer py-2 text-lg">Change its steps</summary>
+          <Editor recipe={recipe} stage={stage} onChange={next => follow(next, 'steps of the recipe')} />
+          <Button className="mt-3" onClick={keep}>
+            Keep it among my recipes
+          </Button>
+        </details>
+      )}
+      {recipe && (
+        <ol className="list-decimal pl-8 text-lg">
+          {recipe.steps.map(s => (
+            <li key={s.id}>{recipeWords(s, faces)}</li>
+          ))}
+        </ol>
+      )}
+      <p className="text-[13px] text-chalk">
+        The schools are common practice. Nothing forbids another way: every act stays as easy.
+      </p>
+    </PanelFrame>
+  );
+};

@@ -1,0 +1,72 @@
+import { useEffect, useMemo, useState } from 'react';
+import { agoWords, bodyWork } from '../../core/cycles/rest';
+import { standing } from '../../core/cycles/standing';
+import type { Settings } from '../../records/settings';
+import { dayStartMs, nowMs } from '../../session/clock';
+import { logsSince } from '../../session/logsSince';
+import { useAllEntries } from '../../session/useRecords';
+
+const LOOKS_MS = 30_000;
+/** After so many minutes away it is said how long it has been. */
+const AWAY = 20;
+const HINTS = [
+  'Stand up straight, shoulders down, and let the arms hang.',
+  'Change the foot that stands forward, and roll from the hips.',
+  'Shake the hands out and turn the wrists both ways.',
+  'Look far away and breathe out slowly.',
+] as const;
+
+/** The time, looked at now and then. */
+const useNow = (): number => {
+  const [now, setNow] = useState(nowMs);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(nowMs()), LOOKS_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+};
+
+/** When to rest, what the body was asked to do today on all pieces, and how long this one has lain. */
+export const RestLine = (props: {
+  readonly settings: Settings;
+  /** When this piece was last worked, ms; null where it never was. */
+  readonly lastMs: number | null;
+}) => {
+  const { settings, lastMs } = props;
+  const all = useAllEntries();
+  const now = useNow();
+  const today = useMemo(() => {
+    const from = dayStartMs(now);
+    const entries = [...logsSince(all, from).values()]
+      .flatMap(standing)
+      .map(e => ({ atMs: Date.parse(e.at), act: e.act }))
+      .toSorted((a, b) => a.atMs - b.atMs);
+    return bodyWork(entries, from, now);
+  }, [all, now]);
+  const away = lastMs === null ? 0 : Math.floor((now - lastMs) / 60_000);
+  const isDue = settings.restEvery > 0 && today.rollsSinceRest >= settings.restEvery;
+  const done = (
+    [
+      [today.rolls, 'rolled'],
+      [today.rubs, 'rubbed'],
+      [today.throws, 'thrown'],
+    ] as const
+  ).filter(([n]) => n > 0);
+  const hint = HINTS[Math.floor(today.rolls / Math.max(1, settings.restEvery)) % HINTS.length] ?? HINTS[0];
+  return (
+    <div className="text-[15px] text-chalk">
+      {isDue && (
+        <p role="status" className="border-l-4 border-now pl-3 text-lg text-ink">
+          Rolled {today.rollsSinceRest} without a pause. {hint} Stop at pain or numbness.
+        </p>
+      )}
+      {away >= AWAY && <p>It has lain for {agoWords(away)}. Wet it warm again before it is worked.</p>}
+      {done.length > 0 && (
+        <p>
+          Today: {done.map(([n, words]) => `${words} ${n}`).join(', ')}
+          {today.minutes > 0 ? ` in ${agoWords(today.minutes)}` : ''}.
+        </p>
+      )}
+    </div>
+  );
+};

@@ -1,0 +1,100 @@
+import { useState } from 'react';
+import { type Act, type TestName, TESTS } from '../../core/cycles/entry';
+import { FELT_TESTS, type FeltTest } from '../../core/cycles/tests';
+import type { FormPlan } from '../../core/forms/formKind';
+import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
+import { densityOf } from '../../core/wool/firmnessNow';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { reader } from '../../ui/readers';
+import { PanelFrame } from './PanelFrame';
+import { TestPicture } from './TestPicture';
+
+const suits = (test: FeltTest, form: FormPlan): boolean => {
+  if (test.for === 'solid') return Boolean(form.solid);
+  if (test.for === 'flat') return !form.solid;
+  if (test.for === 'cloth') return form.outlineIs === 'cloth';
+  return test.for === 'all' || form.outlineIs === 'resist';
+};
+
+/** Thickness by callipers or between two rulers; with the grams and the area it says how firm the felt is. */
+const Thickness = (props: {
+  readonly units: UnitSystem;
+  /** g/m² of the felt as it is now; null where that is not known. */
+  readonly arealNow: number | null;
+  /** How firm the maker's own finished pieces of this wool came out, g/cm³, least and most; null where none did. */
+  readonly own: readonly [number, number] | null;
+  readonly onLog: (act: Act) => void;
+}) => {
+  const { units, arealNow, own } = props;
+  const [mm, setMm] = useState<number | null>(null);
+  return (
+    <div className="flex flex-wrap items-end gap-4 border-t border-rim pt-3">
+      <NumberField
+        className="w-40"
+        label="Thickness, pressed lightly"
+        shown={mm === null ? '' : showFigure(mm, 'thickness', { units })}
+        unit={homeUnit('thickness', units)}
+        read={reader('thickness', units, { min: 0.2, max: 200 })}
+        onValue={setMm}
+        onEmpty={() => setMm(null)}
+      />
+      {mm !== null && arealNow !== null && (
+        <p className="text-lg">
+          Firmness {showQuantity(densityOf(arealNow, mm), 'density', units)}, by the wool that was laid.
+          {own &&
+            ` Your finished pieces of this wool: ${showQuantity(own[0], 'density', units)} to ${showQuantity(own[1], 'density', units)}.`}
+        </p>
+      )}
+      <Button
+        size="wet"
+        disabled={mm === null}
+        onClick={() => mm !== null && props.onLog({ kind: 'thickness', thicknessMm: mm, grams: null })}
+      >
+        Take it
+      </Button>
+    </div>
+  );
+};
+
+/** Tests beside the pinch: one tap on what is seen. */
+export const TestsPanel = (props: {
+  readonly form: FormPlan;
+  readonly units: UnitSystem;
+  readonly arealNow: number | null;
+  readonly ownFirmness: readonly [number, number] | null;
+  readonly grades: Readonly<Partial<Record<TestName, number>>>;
+  readonly onLog: (act: Act) => void;
+  readonly onPinch: () => void;
+  readonly onCancel: () => void;
+}) => (
+  <PanelFrame title="Which test, and what is seen?" label="Tests" onCancel={props.onCancel}>
+    <Button size="wet" onClick={props.onPinch}>
+      Pinch test
+    </Button>
+    {TESTS.filter(name => suits(FELT_TESTS[name], props.form)).map(name => (
+      <div key={name}>
+        <p className="text-lg">
+          <span className="font-semibold">{FELT_TESTS[name].name}.</span> {FELT_TESTS[name].how}
+        </p>
+        <div className="flex flex-wrap gap-2 *:flex-1">
+          {FELT_TESTS[name].grades.map((grade, i) => (
+            <Button
+              key={grade}
+              size="wet"
+              aria-label={`${FELT_TESTS[name].name}: ${grade}`}
+              aria-pressed={props.grades[name] === i}
+              look={props.grades[name] === i ? 'main' : 'plain'}
+              onClick={() => props.onLog({ kind: 'test', test: name, grade: i })}
+            >
+              <TestPicture test={name} grade={i} />
+              {grade}
+            </Button>
+          ))}
+        </div>
+      </div>
+    ))}
+    <Thickness units={props.units} arealNow={props.arealNow} own={props.ownFirmness} onLog={props.onLog} />
+    <p className="text-[13px] text-chalk">These tests and their grades are common practice.</p>
+  </PanelFrame>
+);

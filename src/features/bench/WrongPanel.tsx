@@ -1,0 +1,126 @@
+import { type PointerEvent, useState } from 'react';
+import { causeInLog, type Fault, FAULTS } from '../../core/advice/faults';
+import type { BenchState } from '../../core/cycles/benchState';
+import type { Act } from '../../core/cycles/entry';
+import type { FormPlan } from '../../core/forms/formKind';
+import type { Point } from '../../core/outline/polygon';
+import { svgPathData } from '../../drawing/pathSink';
+import { pieceScene } from '../../drawing/scene';
+import { Button } from '../../ui/Button';
+import { PanelFrame } from './PanelFrame';
+
+const befalls = (fault: Fault, form: FormPlan, pieces: number): boolean => {
+  if (fault.of === 'solid') return Boolean(form.solid);
+  if (fault.of === 'flat') return !form.solid;
+  if (fault.of === 'many') return pieces > 1;
+  return fault.of === 'all' || form.outlineIs === 'resist' || form.outlineIs === 'ball';
+};
+
+/** The piece, to tap where it is wrong. */
+const Place = (props: {
+  readonly form: FormPlan;
+  readonly at: Point | null;
+  readonly onPlace: (at: Point) => void;
+}) => {
+  const scene = pieceScene(props.form, { foldOverMm: 0 });
+  const { minX, minY, maxX, maxY } = scene.box;
+  const margin = 0.05 * Math.max(maxX - minX, maxY - minY);
+  const place = (e: PointerEvent<SVGSVGElement>): void => {
+    const turn = e.currentTarget.getScreenCTM()?.inverse();
+    if (!turn) return;
+    const { x, y } = new DOMPoint(e.clientX, e.clientY).matrixTransform(turn);
+    props.onPlace({ x: Math.round(x), y: Math.round(y) });
+  };
+  return (
+    <svg
+      viewBox={[minX - margin, minY - margin, maxX - minX + 2 * margin, maxY - minY + 2 * margin].join(' ')}
+      className="max-h-[24rem] w-full flex-1 touch-manipulation bg-steam"
+      role="img"
+      aria-label="Tap where it is"
+      onPointerDown={place}
+    >
+      {scene.shapes
+        .filter(s => s.role === 'laid' || s.role === 'mouth')
+        .map((s, i) => (
+          <path key={i} d={svgPathData(s.points, s.closed, 1)} className={`line line-${s.role}`} />
+        ))}
+      {props.at && (
+        <circle
+          cx={props.at.x}
+          cy={props.at.y}
+          r={1.5 * margin}
+          className="fill-none stroke-wanted"
+          strokeWidth={margin / 3}
+        />
+      )}
+    </svg>
+  );
+};
+
+/** Something is wrong: what is seen, why it likely came about, what to do now; marked and followed up. */
+export const WrongPanel = (props: {
+  readonly form: FormPlan;
+  readonly pieces: number;
+  readonly state: BenchState;
+  readonly faces: readonly number[];
+  readonly onLog: (act: Act) => void;
+  readonly onCancel: () => void;
+}) => {
+  const { form, state, faces } = props;
+  const [fault, setFault] = useState<Fault | null>(null);
+  const [at, setAt] = useState<Point | null>(null);
+  if (fault) {
+    const likely = causeInLog(fault.id, state, faces);
+    return (
+      <PanelFrame
+        title={`${fault.seen[0]?.toUpperCase()}${fault.seen.slice(1)}`}
+        label="Remedy"
+        onCancel={() => setFault(null)}
+        back="Something else"
+      >
+        <p className="text-3xl leading-tight font-semibold">{fault.remedy}</p>
+        <p className="text-lg">
+          {likely && <b>Likely: {likely.likely}. </b>}
+          Usual causes: {fault.cause} (common practice).
+        </p>
+        {fault.hasPlace && (
+          <>
+            <p className="text-lg">Tap where it is, to be looked at again.</p>
+            <Place form={form} at={at} onPlace={setAt} />
+          </>
+        )}
+        <Button
+          size="wet"
+          look="main"
+          className="min-h-24 !text-2xl"
+          onClick={() => props.onLog({ kind: 'fault', fault: fault.id, at })}
+        >
+          Put it in the log
+        </Button>
+      </PanelFrame>
+    );
+  }
+  const possible = FAULTS.filter(f => befalls(f, form, props.pieces))
+    .map(f => ({ fault: f, likely: causeInLog(f.id, state, faces) }))
+    .toSorted((a, b) => (b.likely?.weight ?? 0) - (a.likely?.weight ?? 0));
+  return (
+    <PanelFrame title="What is seen?" label="Something is wrong" onCancel={props.onCancel}>
+      <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
+        {possible.map(p => (
+          <Button
+            key={p.fault.id}
+            size="wet"
+            className="!flex-col !gap-0"
+            onClick={() => {
+              setAt(null);
+              setFault(p.fault);
+            }}
+          >
+            <span className="first-letter:uppercase">{p.fault.seen}</span>
+            {p.likely && <span className="text-base font-normal text-chalk">{p.likely.likely}</span>}
+          </Button>
+        ))}
+      </div>
+    </PanelFrame>
+  );
+};

@@ -1,0 +1,52 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { Modelled } from '../../core/advice/modelAct';
+import { workOfAct } from '../../core/felting/intensity';
+import { feltedOf, formedOf } from '../../core/felting/feltedOf';
+import type { Plan } from '../../core/plan/makePlan';
+import { SIZE_TOLERANCE } from '../../core/tolerances';
+import type { PieceStage } from '../../session/pieceStage';
+import { benchWorker } from '../../workers/background';
+import { useBelief } from './useBelief';
+
+/**
+ * What the felting model says of the piece, from the worker. Null until it has answered for the measurings there are; while a
+ * later answer is on its way, the one before it stands, as long as nothing was measured since.
+ */
+export const useAdvised = (
+  stage: PieceStage,
+  plan: Plan,
+  water: 'hot' | 'warm' | 'cold',
+): { readonly modelled: Modelled | null; readonly isPending: boolean } => {
+  const { form } = plan;
+  const { cushion, pressure, pace } = stage.settings;
+  const hasDirections = !form.solid;
+  const { belief, ownShare, pieces } = useBelief(stage);
+  const felted = feltedOf(stage.entries, formedOf(form), belief);
+  const intensity =
+    workOfAct({ kind: 'roll', face: 1, directionDeg: 0, rolls: 1, cushion, pressure }, water)?.rolls ?? 1;
+  const asked = {
+    aim: {
+      wanted: form.gauges.map(g => Math.log(g.wantedMm / g.laidMm)),
+      tolerance: SIZE_TOLERANCE,
+    },
+    intensity,
+    hasDirections,
+    pace,
+  };
+  const { data, isFetching } = useQuery({
+    queryKey: ['advised', felted, asked],
+    queryFn: async () => {
+      const got = await benchWorker.run('advise', { felted, asked });
+      return got.ok ? got.value : null;
+    },
+    placeholderData: keepPreviousData,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 60_000,
+    retry: 1,
+  });
+  const modelled: Modelled | null =
+    data && data.measurings === felted.intervals.length && data.now.length === form.gauges.length
+      ? { advised: data, intensity, since: felted.since, hasDirections, learntFrom: { ownShare, pieces } }
+      : null;
+  return { modelled, isPending: modelled === null && isFetching };
+};

@@ -1,0 +1,80 @@
+import { useQuery } from '@tanstack/react-query';
+import { type Learnt, beliefOf, type PooledBelief, swatchSays } from '../../core/felting/beliefOf';
+import { feltedOf, formedOf } from '../../core/felting/feltedOf';
+import { GENERAL_BELIEF } from '../../core/felting/feltingModel';
+import type { Felted } from '../../core/felting/posterior';
+import { planOf } from '../../core/plan/planOf';
+import { breedOf } from '../../core/wool/breeds';
+import { swatchOutcome } from '../../core/wool/swatchOutcome';
+import type { Entry } from '../../records/entry';
+import type { Piece } from '../../records/piece';
+import type { PieceStage } from '../../session/pieceStage';
+import { useLogs } from '../../session/useLogs';
+import { useAllPieces, useSwatches, useWools } from '../../session/useRecords';
+import { benchWorker } from '../../workers/background';
+
+/** More pieces than these hardly say more. */
+const MOST = 24;
+
+/** A finished piece as the model reads it, its dry measures the last of its measurings; null where its plan cannot be read. */
+const feltedOfFinished = (piece: Piece, log: readonly Entry[]): Felted | null => {
+  const plan = planOf(piece.plan);
+  if (!plan.ok) return null;
+  const dry = {
+    id: `${piece.id} dry`,
+    seq: Number.MAX_SAFE_INTEGER,
+    at: piece.result.finishedAt ?? '',
+    act: { kind: 'measure', readings: piece.result.readings } as const,
+  };
+  return feltedOf([...log, dry], formedOf(plan.value.form), GENERAL_BELIEF);
+};
+
+/** What is believed of this piece from what the maker finished before, and how many pieces and swatches said so. */
+export const useBelief = (stage: PieceStage): PooledBelief & { readonly pieces: number } => {
+  const { piece } = stage;
+  const wools = useWools();
+  const swatches = useSwatches();
+  const breedIdOf = (woolId: string | null): string =>
+    breedOf(wools.find(w => w.id === woolId)?.fibre ?? '')?.id ?? '';
+  const asked = { woolId: piece.woolId ?? '', breedId: breedIdOf(piece.woolId) };
+  const nearness = (p: Piece): number =>
+    p.woolId === piece.woolId ? 2 : asked.breedId !== '' && breedIdOf(p.woolId) === asked.breedId ? 1 : 0;
+  const finished = useAllPieces()
+    .filter(
+      p => p.deletedAt === null && p.id !== piece.id && p.woolId !== null && p.result.finishedAt !== null,
+    )
+    .toSorted(
+      (a, b) =>
+        nearness(b) - nearness(a) || ((a.result.finishedAt ?? '') < (b.result.finishedAt ?? '') ? 1 : -1),
+    )
+    .slice(0, MOST);
+  const logs = useLogs(finished.map(p => p.id));
+  const worked = finished.filter(p => (logs.get(p.id)?.length ?? 0) > 0);
+  const { data } = useQuery({
+    queryKey: ['learn', worked.map(p => [p.id, p.updatedAt, logs.get(p.id)?.length ?? 0])],
+    queryFn: async () => {
+      const read = worked.flatMap(p => {
+        const felted = feltedOfFinished(p, logs.get(p.id) ?? []);
+        return felted && felted.intervals.length > 0 ? [{ id: p.id, felted }] : [];
+      });
+      const got = await benchWorker.run('learn', { logs: read.map(r => r.felted) });
+      return got.ok ? read.map((r, i) => ({ id: r.id, says: got.value[i] ?? [] })) : [];
+    },
+    enabled: worked.length > 0,
+    staleTime: Number.POSITIVE_INFINITY,
+    retry: 1,
+  });
+  const bySwatch = swatches.flatMap((s): Learnt[] => {
+    const { along, across } = swatchOutcome(s);
+    return s.deletedAt !== null || s.result.finishedAt === null || along === null || across === null
+      ? []
+      : [{ id: s.id, woolId: s.woolId, breedId: breedIdOf(s.woolId), says: swatchSays(along, across) }];
+  });
+  const byPiece = (data ?? []).flatMap(({ id, says }): Learnt[] => {
+    const own = finished.find(p => p.id === id);
+    return own ? [{ id, woolId: own.woolId ?? '', breedId: breedIdOf(own.woolId), says }] : [];
+  });
+  const ids = new Set(bySwatch.map(s => s.id));
+  const all = [...byPiece, ...bySwatch];
+  return { ...beliefOf(all, asked, id => ids.has(id)), pieces: all.length };
+};

@@ -1,0 +1,71 @@
+import { type LayStep, laySteps } from '../../core/wool/layOrder';
+import { pileList, pilesOfStep } from '../../core/wool/pileList';
+import { laidOf } from '../../records/piece';
+import { layProgress, WHOLE_LAYING } from '../../core/wool/layProgress';
+import type { Plan } from '../../core/plan/makePlan';
+import type { PieceStage } from '../../session/pieceStage';
+import { type Shortcut, useShortcuts } from '../../session/shortcuts';
+import type { Bench } from '../../session/useBench';
+import { layWords } from '../../ui/layWords';
+
+const lastLaid = (steps: readonly LayStep[]): number =>
+  steps.findLast(s => s.layer !== undefined)?.layer ?? 1;
+
+/** Laying as it stands: until it is done, or the felt was worked, it is the one thing of the bench. */
+export const useLaying = (stage: PieceStage, plan: Plan, bench: Bench) => {
+  const faces = plan.form.faces.length;
+  const layers = plan.weigh?.faces[0]?.layers.length ?? 1;
+  const steps = laySteps({ faces, layers, ...stage.piece.laying });
+  const { next, done, of } = layProgress(
+    steps,
+    stage.layings.map(e => e.act.step),
+  );
+  const last = stage.layings.at(-1);
+  const isOpen = !plan.form.solid && stage.entries.length === 0;
+  const tick = (how: 'done' | 'skipped'): void => {
+    if (next) void bench.log({ kind: 'lay', step: next.id, how });
+  };
+  const words = (step: (typeof steps)[number]): string => layWords(step, { faces, layers });
+  const takes = next && plan.weigh ? pilesOfStep(next, pileList(plan.weigh, laidOf(stage.piece))) : [];
+  const weighed = new Map(stage.weighings.map(e => [e.act.pile, e.act.grams]));
+  const at = next ? steps.indexOf(next) : steps.length;
+  return {
+    /** True while laying is what is to be done. */
+    isNow: isOpen && next !== null,
+    words: next ? words(next) : 'All of it is laid.',
+    /** What this step takes, as it was weighed, else as it is planned. */
+    takes: takes.map(p => ({ woolId: p.woolId, grams: weighed.get(p.id) ?? p.grams })),
+    after: steps.slice(at + 1, at + 4).map(words),
+    isLayer: next?.act === 'lay',
+    /** The layer and the face that are laid now, or were last; from 0. */
+    layer: (next?.layer ?? lastLaid(steps.slice(0, at))) - 1,
+    face: (next?.face ?? 1) - 1,
+    done,
+    of,
+    tick,
+    layWhole: () => void bench.log({ kind: 'lay', step: WHOLE_LAYING, how: 'done' }),
+    stepBack: isOpen && last ? () => void bench.takeBack(last.id) : null,
+  };
+};
+
+export type Laying = ReturnType<typeof useLaying>;
+
+/** Laying by keys, pedal or page-turner. */
+export const useLayKeys = (laying: Laying): void => {
+  const keys: Shortcut[] = [
+    {
+      keys: [' ', 'Enter', 'PageDown'],
+      shown: 'Space, PageDown',
+      does: 'this step of laying is done',
+      run: () => laying.tick('done'),
+    },
+    {
+      keys: ['PageUp', 'Backspace', 'Ctrl+z'],
+      shown: 'PageUp, Backspace',
+      does: 'step back',
+      run: () => laying.stepBack?.(),
+    },
+    { keys: ['ArrowRight'], shown: '→', does: 'leave this step out', run: () => laying.tick('skipped') },
+  ];
+  useShortcuts(laying.isNow ? keys : []);
+};
