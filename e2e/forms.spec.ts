@@ -35,7 +35,7 @@ for (const group of GROUPS)
       await stage(page, 'Template').click();
       await expect(page.getByText(/\d sheets?/).first()).toBeVisible();
       await stage(page, 'Bench').click();
-      await expect(page.getByRole('region', { name: 'Next' })).toContainText('Wet it');
+      await expect(page.getByRole('region', { name: /^(Next|Laying)$/ })).toContainText(/Wet it|Lay layer 1/);
       await stage(page, 'Finish').click();
       await expect(page.getByText('Plan against result')).toBeVisible();
     }

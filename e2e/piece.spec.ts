@@ -25,7 +25,14 @@ test.describe('one piece from wish to record', () => {
     await expect(page.getByRole('row', { name: /1 \(laid first\)/ })).toContainText('65 g');
 
     await stage(page, 'Bench').click();
-    await done(page, 'Wet with hot water');
+    for (const step of ['Laid', 'Laid', 'Laid', 'Laid', 'Done', 'Done']) {
+      await page
+        .getByRole('region', { name: 'Laying' })
+        .getByRole('button', { name: step, exact: true })
+        .click();
+      await page.waitForTimeout(250);
+    }
+    // It was wetted as it was laid: it is not asked for again.
     await done(page, 'Rub 40');
     await page.getByRole('button', { name: 'Pinch test' }).click();
     await page.getByRole('button', { name: /the skin lifts as one/ }).click();
@@ -93,9 +100,13 @@ test.describe('one piece from wish to record', () => {
 
     await tabTo(page, stage(page, 'Bench'));
     await press('Enter');
-    await expect(page.getByRole('region', { name: 'Next' })).toContainText('Wet it, face 1');
+    await expect(page.getByRole('region', { name: 'Laying' })).toContainText('Lay layer 1 of 3, face 1');
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-    for (const wanted of ['Wet it, face 2', 'Rub 40, face 1', 'Rub 40, face 2', 'Pinch test']) {
+    for (let step = 1; step < 14; step += 1) {
+      await press('Space');
+      await expect(page.getByText(`Laying, ${step} of 14`)).toBeVisible();
+    }
+    for (const wanted of ['Rub 40, face 1', 'Rub 40, face 2', 'Pinch test']) {
       await press('Space');
       await expect(page.getByRole('region', { name: 'Next' })).toContainText(wanted);
     }

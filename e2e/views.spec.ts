@@ -44,12 +44,29 @@ for (const path of VIEWS)
       expect(overflow).toBeLessThanOrEqual(0);
     });
 
-test('the measuring and pinch panels have no accessibility violation', async ({ page }) => {
+const PANELS = {
+  m: 'Measure',
+  p: 'Pinch test',
+  l: 'Look',
+  t: 'Tests',
+  w: 'Something is wrong',
+  c: 'Counting',
+  k: 'Curve',
+  r: 'Recipe to follow',
+} as const;
+
+test('the panels of the bench have no accessibility violation, and are made for wet hands', async ({
+  page,
+}) => {
   await page.goto('/pieces/sample-kelp-cosy/bench');
   await expect(page.getByText('480 rolls')).toBeVisible();
-  for (const key of ['m', 'p']) {
+  await page.getByRole('radio', { name: 'Roll', exact: true }).click();
+  for (const [key, name] of Object.entries(PANELS)) {
     await page.keyboard.press(key);
-    await expect(page.getByRole('group', { name: key === 'm' ? 'Measure' : 'Pinch test' })).toBeVisible();
+    const panel = page.getByRole('group', { name, exact: true });
+    await expect(panel).toBeVisible();
+    for (const button of await panel.getByRole('button').all())
+      expect((await button.boundingBox())?.height ?? 0).toBeGreaterThanOrEqual(64);
     const { violations } = await new AxeBuilder({ page }).analyze();
     expect(violations.map(v => v.id)).toEqual([]);
     await page.keyboard.press('Escape');

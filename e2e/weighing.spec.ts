@@ -25,7 +25,7 @@ test('piles are weighed one by one, what is over is shared out, and the shelf go
   await expect(field(page, 'On the shelf')).toHaveValue('627.0');
   // A pile on the scale is no work on the felt: the bench still begins at the beginning.
   await page.goto('/pieces/sample-fern-mat/bench');
-  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Wet it');
+  await expect(page.getByRole('region', { name: 'Laying' })).toContainText('Lay layer 1 of 4');
   await stage(page, 'Wool').click();
   await page.getByRole('button', { name: 'Take the last weighing back' }).click();
   await expect(page.getByTestId(WANTED)).toHaveText('10 g');
@@ -86,6 +86,13 @@ test('what the shelf lacks is known before the first wisp, with what would do', 
   const alarm = page.getByRole('alert');
   await expect(alarm).toContainText('The shelf holds 85.0 g of Harbour blue, carded batt: 2.0 g short.');
   await expect(alarm).toContainText('1 % smaller');
+  // The hidden layer of three may be of another wool: done in one act, and undone as well.
+  await expect(alarm).toContainText('in layer 2, which is not seen');
+  await alarm.getByRole('button', { name: 'Lay it so' }).click();
+  await expect(alarm).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Enough?' }).getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(alarm).toBeVisible();
 });
 
 test('a pair whose piles differ is told of', async ({ page }) => {
@@ -94,10 +101,11 @@ test('a pair whose piles differ is told of', async ({ page }) => {
   await stage(page, 'Wool').click();
   const all = piles(page);
   await expect(all.first()).toBeVisible();
-  const half = (await all.count()) / 2;
   const wanted = parseInt((await page.getByTestId(WANTED).textContent()) ?? '0', 10);
   await weighed(page, String(wanted));
-  await all.nth(half).getByRole('button').click();
+  await expect(all.first()).toContainText('✓');
+  await page.getByLabel('Piles of').selectOption({ label: 'piece 2 of 2' });
+  await expect(all.first()).toContainText('piece 2');
   await weighed(page, String(wanted + 4));
   await expect(page.getByText(/differ by 4 g. A pair wants equal grams/)).toBeVisible();
 });
@@ -114,18 +122,54 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   await stage(page, 'Bench').click();
   const laying = page.getByRole('region', { name: 'Laying' });
   await expect(laying).toContainText('Lay layer 1 of 3, face 1');
-  await laying.getByRole('button', { name: 'Laid' }).click();
+  await laying.getByRole('button', { name: 'Laid', exact: true }).click();
   await expect(laying).toContainText('Laying, 1 of 30');
   await expect(laying).toContainText('Wet and press down, face 1');
-  await laying.getByRole('button', { name: 'Leave out' }).click();
+  await laying.getByRole('button', { name: 'Leave this out' }).click();
   await expect(laying).toContainText('Cover, and press the air out, face 1');
   await page.reload();
   await expect(laying).toContainText('Laying, 2 of 30');
   await laying.getByRole('button', { name: 'Step back' }).click();
   await expect(laying).toContainText('Laying, 1 of 30');
-  // Work on the felt puts it away.
-  await page.getByRole('button', { name: /^Done Wet/ }).click();
+  // By pedal: the next step is done, one is left out, and one press goes back.
+  await page.keyboard.press('Space');
+  await expect(laying).toContainText('Laying, 2 of 30');
+  await page.keyboard.press('ArrowRight');
+  await expect(laying).toContainText('Laying, 3 of 30');
+  await page.keyboard.press('PageUp');
+  await expect(laying).toContainText('Laying, 2 of 30');
+  // Whoever laid it without ticking goes on to the work, and may still come back.
+  await laying.getByRole('button', { name: 'It is all laid already' }).click();
   await expect(laying).toHaveCount(0);
+  await page.getByRole('button', { name: 'Step back' }).click();
+  await expect(laying).toContainText('Laying, 2 of 30');
+  await laying.getByRole('button', { name: 'It is all laid already' }).click();
+  await page.getByRole('button', { name: /^Done Wet/ }).click();
+  await expect(page.getByRole('button', { name: 'Step back' })).toHaveCount(0);
+});
+
+test('a layer at the bench says what it is laid of, as it was weighed', async ({ page }) => {
+  await page.goto('/pieces/sample-fern-mat/wool');
+  await weighed(page, '11');
+  await stage(page, 'Bench').click();
+  const laying = page.getByRole('region', { name: 'Laying' });
+  await expect(laying).toContainText('11 g Kelp, carded batt');
+  await expect(laying).toContainText('fibres along');
+});
+
+test('silk laid on top is a pile of its own, comes off its shelf, and is a step', async ({ page }) => {
+  await page.goto('/pieces/sample-fern-mat/wool');
+  await page.getByRole('button', { name: 'Add a motif, silk or stem' }).click();
+  await type(page, 'Decoration 1', 'tide lines');
+  await page.getByLabel('What decoration 1 is taken from').selectOption({ label: 'Brick, combed tops' });
+  await type(page, 'Grams of decoration 1', '3');
+  await expect(piles(page)).toHaveCount(5);
+  await expect(piles(page).nth(4)).toContainText('tide lines3 g');
+  await expect(page.getByRole('region', { name: 'Enough?' })).toContainText('Brick, combed tops3.0 g');
+  await piles(page).nth(4).getByRole('button').click();
+  await weighed(page, '3');
+  await page.goto('/shelf/wool-brick');
+  await expect(page.getByRole('region', { name: 'Used for' })).toContainText('Fern leaf mat 3.0 g');
 });
 
 test('labels of the piles go out as a PDF, one for each, with grams, face, wool and piece', async ({

@@ -1,0 +1,237 @@
+import type { Page } from '@playwright/test';
+import { begin, expect, stage, test, type } from './jorrit';
+
+/** The bench as it is used: an upright tablet, touched and never hovered. */
+test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+
+const BENCH = '/pieces/sample-brick-sleeve/bench';
+const log = (page: Page) => page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+const tap = (page: Page, name: string | RegExp) =>
+  page
+    .getByRole('button', { name, exact: typeof name === 'string' })
+    .first()
+    .tap();
+/** The bench, once it has reckoned where the piece stands. */
+const bench = async (page: Page, path = BENCH): Promise<void> => {
+  await page.goto(path);
+  const next = page.getByRole('region', { name: 'Next' });
+  await expect(next).toBeVisible();
+  await expect(next).not.toContainText('Reckoning');
+};
+const open = async (page: Page, panel: string): Promise<void> => {
+  await bench(page);
+  await tap(page, panel);
+};
+
+test('a look is one tap, with what helps beside it; the water is renewed as easily', async ({ page }) => {
+  await open(page, 'Look');
+  await expect(page.getByText('Press the water out, or soak it up with a sponge or towel.')).toBeVisible();
+  await tap(page, /pools of water/);
+  await expect(log(page).first()).toContainText('Looked: pools of water');
+  await tap(page, 'Look');
+  await tap(page, 'Hot again');
+  await expect(log(page).first()).toContainText('Hot water again');
+});
+
+test('a test is one tap on what is seen; thickness says how firm the felt is', async ({ page }) => {
+  await open(page, 'Tests');
+  await expect(page.getByText('Press it between the fingers')).toHaveCount(0);
+  await tap(page, 'Bend: springs back');
+  await expect(log(page).first()).toContainText('Bend: springs back');
+  await tap(page, 'Tests');
+  await expect(page.getByRole('button', { name: 'Bend: springs back', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await page.getByRole('textbox', { name: 'Thickness, pressed lightly' }).fill('4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Firmness 0\.\d+ g\/cm³, by the wool that was laid/)).toBeVisible();
+  await tap(page, 'Take it');
+  await expect(log(page).first()).toContainText('Thickness 4.0 mm');
+});
+
+test('what is wrong is looked up, marked on the drawing, and looked at again until it is mended', async ({
+  page,
+}) => {
+  await open(page, 'Wrong?');
+  await tap(page, /a thin spot or a hole/i);
+  await expect(page.getByText(/Lay a thin wisp wider than the hole/)).toBeVisible();
+  await page.getByRole('img', { name: 'Tap where it is' }).tap({ position: { x: 390, y: 150 } });
+  await expect(page.locator('circle.stroke-wanted')).toBeVisible();
+  await tap(page, 'Put it in the log');
+  const again = page.getByRole('list', { name: 'To look at again' });
+  await expect(again).toContainText('a thin spot or a hole');
+  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await tap(page, /^Done Roll/);
+  await expect(again).toContainText(/\d+ rolls ago: look again/);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Next' })).not.toContainText('Reckoning');
+  await again.getByRole('button', { name: 'Mended' }).tap();
+  await expect(again).toHaveCount(0);
+  await tap(page, /^Undo Mended/);
+  await expect(again).toBeVisible();
+});
+
+test('a lost count is put as a guess, and treated as one', async ({ page }) => {
+  await bench(page);
+  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await tap(page, 'Count, pace');
+  await tap(page, '30–50');
+  await expect(log(page).first()).toContainText('Roll about 40');
+});
+
+test('the pacer goes at the felter’s own pace, counts by itself, and stops at the set', async ({ page }) => {
+  await bench(page);
+  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await page.getByRole('radio', { name: '10', exact: true }).tap();
+  await tap(page, 'Count, pace');
+  await page.getByRole('radio', { name: 'silent' }).tap();
+  await expect(page.getByRole('button', { name: /Start the pacer/ })).toBeDisabled();
+  for (let i = 0; i < 6; i += 1) {
+    await tap(page, 'Tap your pace');
+    await page.waitForTimeout(200);
+  }
+  await expect(page.getByText(/Your pace is \d+ a minute/)).toBeVisible();
+  await tap(page, 'Start the pacer: 10');
+  await expect(page.getByTestId('paced')).toBeVisible();
+  await expect(log(page).first()).toContainText('Roll 10', { timeout: 15_000 });
+  // By the clock, at that pace.
+  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await tap(page, 'Count, pace');
+  await tap(page, '1 min');
+  await expect(log(page).first()).toContainText(/Roll about \d+/);
+});
+
+test('a pedal stops the pacer where it is, and what was counted is logged', async ({ page }) => {
+  await bench(page);
+  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await page.getByRole('radio', { name: '100', exact: true }).tap();
+  await tap(page, 'Count, pace');
+  for (let i = 0; i < 6; i += 1) {
+    await tap(page, 'Tap your pace');
+    await page.waitForTimeout(150);
+  }
+  await tap(page, 'Start the pacer: 100');
+  await expect(page.getByTestId('paced')).toHaveText(/^[3-9]$/);
+  await page.keyboard.press('Space');
+  await expect(log(page).first()).toContainText(/Roll \d /);
+});
+
+test('the model says what is still to do, and where it is going', async ({ page }) => {
+  await bench(page, '/pieces/sample-ferry-pad/bench');
+  const still = page.getByRole('region', { name: 'Still to do' });
+  await expect(still).toContainText(/\d+ \(\d+–(\d+|more)\) across/);
+  await expect(still).toContainText(/Within 3 % of every size: \d+ % now, \d+ % after that/);
+  const next = page.getByRole('region', { name: 'Next' });
+  await expect(next).toContainText('by all that was read');
+  await expect(still).toContainText(/Risk of the next move: (under )?\d+ % too small/);
+  // Before the first measuring it is general practice, and says so.
+  await page.goto('/pieces/sample-fern-mat/bench');
+  await tap(page, 'It is all laid already');
+  await expect(still).toContainText(/until it is measured by \d+ of your pieces and swatches/);
+});
+
+test('the curve of a piece shows what was believed, what was measured, and what is wanted', async ({
+  page,
+}) => {
+  await open(page, 'Curve');
+  const chart = page.getByRole('img', { name: /Length against work: A \d+ %.*wanted \d+ %/ });
+  await expect(chart.locator('svg text').first()).toBeVisible();
+  await expect(chart).toContainText('wanted');
+  await tap(page, 'Back');
+  await tap(page, 'Why?');
+  const why = page.getByRole('dialog');
+  await expect(why).toContainText(/it has this felt shrink by \d+ % at the most/);
+  await expect(why).toContainText(/A, length: now [\d.]+ cm, four times in five within/);
+});
+
+test('a recipe is followed step by step, departed from, changed and kept', async ({ page }) => {
+  await open(page, 'Recipe');
+  await tap(page, /^By count, hot water/);
+  await expect(page.getByText('A round of 50 each way, each face, thick')).toBeVisible();
+  await tap(page, 'Back');
+  const recipe = page.getByRole('region', { name: 'Recipe' });
+  await expect(recipe).toContainText('By count, hot water, 0 of 19');
+  await expect(recipe).toContainText('Wet it with hot water, each face');
+  await recipe.getByRole('button', { name: 'Step done' }).tap();
+  await expect(recipe).toContainText('Rub 40, each face');
+  await recipe.getByRole('button', { name: 'Leave out' }).tap();
+  await expect(recipe).toContainText('Pinch test');
+  // Undo of the bench leaves the recipe alone; a reload too.
+  await tap(page, /^Undo/);
+  await page.reload();
+  await expect(recipe).toContainText('2 of 19');
+  await expect(page.getByRole('region', { name: 'Next' })).not.toContainText('Reckoning');
+  await recipe.getByRole('button', { name: 'Step back' }).tap();
+  await expect(recipe).toContainText('Rub 40, each face');
+  // Its steps are the maker's to change: by the clock here, and kept for the next piece.
+  await tap(page, 'Recipe');
+  await page.getByText('Change its steps').tap();
+  await page.getByRole('textbox', { name: 'Minutes, step 2' }).fill('5');
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Name of the recipe' }).fill('Mine, with a clock');
+  await tap(page, 'Step 4 earlier');
+  await tap(page, 'Keep it among my recipes');
+  await tap(page, 'Back');
+  await expect(recipe).toContainText('Rub 40 for 5 min, each face');
+  await recipe.getByRole('button', { name: 'Start the clock' }).tap();
+  await expect(recipe.getByRole('timer')).toHaveText('5 min left');
+  await recipe.getByRole('button', { name: 'Step done' }).tap();
+  await expect(recipe).toContainText('A round of 50 each way');
+  await bench(page, '/pieces/sample-ferry-pad/bench');
+  await tap(page, 'Recipe');
+  await expect(page.getByRole('button', { name: /^Mine, with a clock/ })).toBeVisible();
+});
+
+test('once its skin holds and it shrinks, it may be cut open, and the resist comes out', async ({ page }) => {
+  await bench(page, '/pieces/sample-kelp-cosy/bench');
+  const reached = page.getByRole('region', { name: 'Reached' });
+  await expect(reached).toContainText('it may be cut open');
+  await reached.getByRole('button', { name: 'Cut open' }).tap();
+  await expect(reached).toContainText('the resist may come out');
+  await reached.getByRole('button', { name: 'Resist out' }).tap();
+  await expect(reached).toHaveCount(0);
+  await tap(page, /^Undo Resist taken out/);
+  await expect(reached).toContainText('the resist may come out');
+});
+
+test('another piece on the bench is one tap away, with how long it has lain', async ({ page }) => {
+  await bench(page, '/pieces/sample-kelp-cosy/bench');
+  const others = page.getByRole('navigation', { name: 'Also on the bench' });
+  await expect(others).toContainText(/Square pad, second of a pair\s*lain for \d+/);
+  await others.getByRole('link', { name: /Square pad/ }).tap();
+  await expect(page.getByRole('textbox', { name: 'Name of the piece' })).toHaveValue(
+    'Square pad, second of a pair',
+  );
+  await expect(page.getByRole('navigation', { name: 'Also on the bench' })).toContainText('Kelp cosy');
+});
+
+test('a pair is measured side by side, and told of where it is unequal', async ({ page }) => {
+  await begin(page, 'Sleeve');
+  await type(page, 'Pieces alike', '2');
+  await stage(page, 'Bench').click();
+  await tap(page, 'It is all laid already');
+  await page.getByRole('radio', { name: 'Measure' }).tap();
+  const panel = page.getByRole('group', { name: 'Measure' });
+  await expect(panel).toContainText('piece 1');
+  for (const [i, keys] of ['20', '22'].entries()) {
+    for (const key of keys) await panel.getByRole('button', { name: key, exact: true }).tap();
+    await panel.getByRole('button', { name: i === 0 ? 'Take A, next A/2' : /^Take A\/2, next B/ }).tap();
+  }
+  for (let i = 0; i < 2; i += 1) await panel.getByRole('button', { name: 'Skip' }).tap();
+  for (let i = 0; i < 2 && (await panel.isVisible()); i += 1)
+    await panel.getByRole('button', { name: 'Skip' }).tap();
+  await expect(page.getByText('Unequal: piece 2 is 10 % larger at A.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('21.0');
+});
+
+test('a ball is rolled every way: there is no direction to choose, and one line to measure', async ({
+  page,
+}) => {
+  await bench(page, '/pieces/sample-drum-balls/bench');
+  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await expect(page.getByRole('radiogroup', { name: 'Direction' })).toHaveCount(0);
+  await tap(page, /^Done Roll 30, every way/);
+  await expect(log(page).first()).toContainText('Roll 30, every way');
+  await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('diameter');
+});
