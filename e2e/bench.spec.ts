@@ -281,6 +281,25 @@ test('the browser is killed at any moment of the bench: nothing acknowledged is 
   expect(acknowledged).toBeGreaterThan(480 + 30 * (KILLS / 4));
 });
 
+test('what was tapped counts, though the page is left in the same moment', async ({ page }) => {
+  await page.goto(BENCH);
+  await expect(page.locator('figcaption')).toContainText(/^480 rolls/);
+  const leaveWith = (press: string) =>
+    Promise.all([
+      page.waitForEvent('load'),
+      page.evaluate(key => {
+        window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+        location.reload();
+      }, press),
+    ]);
+  await page.getByRole('radio', { name: 'Roll', exact: true }).click();
+  await page.getByRole('radio', { name: '30', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Done Roll 30/ })).toBeVisible();
+  await leaveWith('PageDown');
+  await expect(page.locator('figcaption')).toContainText(/^510 rolls/);
+  await expect(page.getByRole('button', { name: /^Undo Roll 30/ })).toBeVisible();
+});
+
 test('any entry can be taken back, and what was done since stays', async ({ page }) => {
   await page.goto(BENCH);
   await page.getByRole('button', { name: /^Take back: Roll 50 along, face 1/ }).click();

@@ -4,7 +4,7 @@ import { newPlan } from '../core/plan/newPlan';
 import { newPiece } from '../records/piece';
 import { newWool } from '../records/wool';
 import { memoryStore } from '../store/memoryStore';
-import { noteAhead, replay } from './journal';
+import { noteAhead, noteEntryAhead, replay } from './journal';
 
 const NOW = '2026-03-01T10:00:00.000Z';
 
@@ -48,6 +48,43 @@ describe('changes noted ahead of the store', () => {
     noteAhead('wool', 'w1', { gramsCounted: 120 });
     await replay(store);
     expect(await store.wools()).toMatchObject([{ name: 'Fog', gramsCounted: 120, revision: 2 }]);
+  });
+
+  it('hold for settings, one at a time', async () => {
+    const store = await storeWith();
+    noteAhead('settings', 'settings', { theme: 'dark' });
+    noteAhead('settings', 'settings', { units: 'imperial', setOfRolls: 50 });
+    await replay(store);
+    expect(await store.settings()).toMatchObject({
+      theme: 'dark',
+      units: 'imperial',
+      setOfRolls: 50,
+      page: 'a4',
+    });
+    expect(Object.keys(localStorage)).toEqual([]);
+  });
+
+  it('hold for the log: an entry comes in once, whether it had arrived or not', async () => {
+    const store = await storeWith();
+    const soap = { id: 'e1', pieceId: 'p1', at: NOW, act: { kind: 'note', text: 'more soap' } } as const;
+    const stuck = { id: 'e2', pieceId: 'p1', at: NOW, act: { kind: 'note', text: 'stuck' } } as const;
+    noteEntryAhead(soap);
+    noteEntryAhead(stuck);
+    await store.append(soap);
+    await replay(store);
+    await replay(store);
+    expect(await store.entries('p1')).toMatchObject([
+      { id: 'e1', seq: 1, at: NOW, act: soap.act },
+      { id: 'e2', seq: 2, at: NOW, act: stuck.act },
+    ]);
+    noteEntryAhead({ ...stuck, id: 'e3' })();
+    noteEntryAhead({ ...stuck, id: 'e4', pieceId: 'gone' });
+    noteAhead('entry', 'e5', { version: 3, pieceId: 'p1', at: NOW, act: { kind: 'roll', count: -4 } });
+    noteAhead('settings', 'settings', { setOfRolls: -1 });
+    await replay(store);
+    expect(await store.allEntries()).toHaveLength(2);
+    expect((await store.settings()).setOfRolls).toBeGreaterThan(0);
+    expect(Object.keys(localStorage)).toEqual([]);
   });
 
   it('are forgotten once they are durable', async () => {

@@ -3,7 +3,9 @@ import type { Act } from '../core/cycles/entry';
 import { benchLog } from '../core/cycles/logParts';
 import { nextRedo, nextUndo } from '../core/cycles/standing';
 import type { Entry } from '../records/entry';
+import type { NewEntry } from '../store/store';
 import { newId, nowIso } from './clock';
+import { noteEntryAhead } from './journal';
 import { useNotify } from './notices';
 import { useStore } from './storeContext';
 
@@ -35,15 +37,21 @@ export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
     },
     [failed],
   );
-  const append = useCallback(
-    (act: Act) => store.append({ id: newId(), pieceId, at: nowIso(), act }),
+  /** Notes an act at the press; gives what puts it into the log when its turn comes. */
+  const noted = useCallback(
+    (act: Act) => {
+      const entry: NewEntry = { id: newId(), pieceId, at: nowIso(), act };
+      const settled = noteEntryAhead(entry);
+      // Where it fails the felter is told, and presses again: the note must not come back at the next start.
+      return () => store.append(entry).finally(settled);
+    },
     [store, pieceId],
   );
-  const log = useCallback((act: Act) => inTurn(() => append(act)), [inTurn, append]);
+  const log = useCallback((act: Act) => inTurn(noted(act)), [inTurn, noted]);
   const takeBackLast = (which: (log: readonly Entry[]) => { readonly id: string } | null): Promise<void> =>
     inTurn(async () => {
       const target = which(benchLog(await store.entries(pieceId)));
-      if (target) await append({ kind: 'undo', of: target.id });
+      if (target) await noted({ kind: 'undo', of: target.id })();
     });
   const undoable = nextUndo(entries);
   return {

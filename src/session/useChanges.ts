@@ -195,7 +195,8 @@ export const useChangeSettings = (): ((change: Partial<Settings>) => void) => {
       promptly(() =>
         client.setQueryData<Settings>(keys.settings, s => ({ ...(s ?? DEFAULT_SETTINGS), ...change })),
       );
-      store.updateSettings(s => ({ ...s, ...change })).catch(failed);
+      const durable = noteAhead('settings', 'settings', change);
+      store.updateSettings(s => ({ ...s, ...change })).then(durable, failed);
     },
     [store, client, failed],
   );
