@@ -151,36 +151,80 @@ test('a recipe is followed step by step, departed from, changed and kept', async
   await expect(page.getByText('A round of 50 each way, each face, thick')).toBeVisible();
   await tap(page, 'Back');
   const recipe = page.getByRole('region', { name: 'Recipe' });
-  await expect(recipe).toContainText('By count, hot water, 0 of 19');
-  await expect(recipe).toContainText('Wet it with hot water, each face');
-  await recipe.getByRole('button', { name: 'Step done' }).tap();
-  await expect(recipe).toContainText('Rub 40, each face');
+  const next = page.getByRole('region', { name: 'Next' });
+  // What was done before counts: it was wetted, rubbed, pinched and rolled.
+  await expect(recipe).toContainText('By count, hot water, 4 of 19Open it and look');
   await recipe.getByRole('button', { name: 'Leave out' }).tap();
-  await expect(recipe).toContainText('Pinch test');
-  // Undo of the bench leaves the recipe alone; a reload too.
-  await tap(page, /^Undo/);
+  await expect(recipe).toContainText('5 of 19A round of 50 each way, each face, bubble wrap');
+  // A reload leaves it where it was; undo of the bench takes back what was done last, a step as well.
   await page.reload();
-  await expect(recipe).toContainText('2 of 19');
-  await expect(page.getByRole('region', { name: 'Next' })).not.toContainText('Reckoning');
+  await expect(recipe).toContainText('5 of 19');
+  await expect(next).not.toContainText('Reckoning');
+  await tap(page, /^Undo Step left out/);
+  await expect(recipe).toContainText('4 of 19');
+  await tap(page, 'Redo');
+  await expect(recipe).toContainText('5 of 19');
   await recipe.getByRole('button', { name: 'Step back' }).tap();
-  await expect(recipe).toContainText('Rub 40, each face');
-  // Its steps are the maker's to change: by the clock here, and kept for the next piece.
+  await expect(recipe).toContainText('4 of 19');
+  // Its steps are the maker's to change: the look comes later, with a soak by the clock before it.
   await tap(page, 'Recipe');
   await page.getByText('Change its steps').tap();
-  await page.getByRole('textbox', { name: 'Minutes, step 2' }).fill('5');
-  await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'Name of the recipe' }).fill('Mine, with a clock');
-  await tap(page, 'Step 4 earlier');
+  await page.getByLabel('Step 5', { exact: true }).selectOption({ label: 'soak' });
+  await page.getByRole('textbox', { name: 'Minutes, step 5' }).fill('5');
+  await page.keyboard.press('Enter');
   await tap(page, 'Keep it among my recipes');
   await tap(page, 'Back');
-  await expect(recipe).toContainText('Rub 40 for 5 min, each face');
+  await expect(recipe).toContainText('Mine, with a clock, 4 of 19Soak for 5 min');
   await recipe.getByRole('button', { name: 'Start the clock' }).tap();
   await expect(recipe.getByRole('timer')).toHaveText('5 min left');
   await recipe.getByRole('button', { name: 'Step done' }).tap();
-  await expect(recipe).toContainText('A round of 50 each way');
+  await expect(recipe).toContainText('5 of 19');
   await bench(page, '/pieces/sample-ferry-pad/bench');
   await tap(page, 'Recipe');
+  await expect(page.getByRole('button', { name: /^Harbour mats, firm/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Mine, with a clock/ })).toBeVisible();
+});
+
+test('the great button follows the recipe, tap by tap, and goes on with it where something else was done', async ({
+  page,
+}) => {
+  await begin(page, 'Flat rectangle');
+  await stage(page, 'Bench').click();
+  await tap(page, 'It is all laid already');
+  await expect(page.getByRole('region', { name: 'Next' })).not.toContainText('Reckoning');
+  await tap(page, 'Recipe');
+  await tap(page, /^Gentle, for cloth/);
+  await tap(page, 'Back');
+  const recipe = page.getByRole('region', { name: 'Recipe' });
+  const does = async (act: string): Promise<void> => {
+    await page.getByRole('button', { name: `Done ${act}`, exact: true }).tap();
+    await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
+    await page.waitForTimeout(250);
+  };
+  await expect(recipe).toContainText('Wet it with warm water');
+  await does('Wet with warm water');
+  await expect(recipe).toContainText('1 of 14');
+  // Something else, and then the rest of the step.
+  await page.getByRole('radio', { name: '20', exact: true }).tap();
+  await does('Rub 20');
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Rub 40');
+  await does('Rub 40');
+  await tap(page, 'Pinch test');
+  await tap(page, /the skin lifts as one/);
+  await expect(recipe).toContainText('3 of 14A round of 100 each way, thick: 2 left');
+  // The recipe's own cushion, until another is chosen.
+  await does('Roll 100 along');
+  await expect(recipe).toContainText('A round of 100 each way, thick');
+  await expect(recipe).not.toContainText('left:');
+  await tap(page, /^Undo/);
+  await expect(recipe).toContainText(': 2 left');
+  await tap(page, 'Redo');
+  await does('Roll 100 across');
+  await expect(recipe).toContainText('4 of 14Open it and look');
+  await page.getByRole('button', { name: 'Open it and look', exact: true }).tap();
+  await tap(page, /wet right through/);
+  await expect(recipe).toContainText('5 of 14A round of 100 each way, bubble wrap');
 });
 
 test('once its skin holds and it shrinks, it may be cut open, and the resist comes out', async ({ page }) => {

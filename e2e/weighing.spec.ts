@@ -141,11 +141,11 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   // Whoever laid it without ticking goes on to the work, and may still come back.
   await laying.getByRole('button', { name: 'It is all laid already' }).click();
   await expect(laying).toHaveCount(0);
-  await page.getByRole('button', { name: 'Step back' }).click();
+  await page.getByRole('button', { name: 'Back to laying' }).click();
   await expect(laying).toContainText('Laying, 2 of 30');
   await laying.getByRole('button', { name: 'It is all laid already' }).click();
   await page.getByRole('button', { name: /^Done Wet/ }).click();
-  await expect(page.getByRole('button', { name: 'Step back' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Back to laying' })).toHaveCount(0);
 });
 
 test('a layer at the bench says what it is laid of, as it was weighed', async ({ page }) => {

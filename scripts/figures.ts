@@ -91,6 +91,7 @@ const manyPieces = (): { text: string; pieces: number; entries: number; last: st
     pieces: copies.flatMap(c => c.pieces),
     wools,
     swatches: [],
+    recipes: [],
     entries: copies.flatMap(c => c.entries),
   };
   return {

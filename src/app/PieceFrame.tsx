@@ -12,7 +12,7 @@ import type { PieceStage } from '../session/pieceStage';
 import { planOf } from '../core/plan/planOf';
 import { useStore } from '../session/storeContext';
 import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
-import { benchLog, layings, recipeSteps, weighings } from '../core/cycles/logParts';
+import { benchLog, layings, weighings } from '../core/cycles/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
@@ -162,12 +162,6 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
       entries: benchLog(entries),
       weighings: weighings(entries),
       layings: layings(entries),
-      ticks: recipeSteps(entries).map(({ id, act, at }) => ({
-        id,
-        step: act.step,
-        how: act.how,
-        atMs: Date.parse(at),
-      })),
     }),
     [entries],
   );

@@ -44,9 +44,23 @@ describe('the workshop file', () => {
       pieces: SAMPLE.pieces.toReversed(),
       wools: SAMPLE.wools.toReversed(),
       swatches: SAMPLE.swatches.toReversed(),
+      recipes: SAMPLE.recipes.toReversed(),
       entries: SAMPLE.entries.toReversed(),
     };
     expect(writeWorkshopFile(turned, NOW)).toBe(TEXT);
+  });
+
+  it('holds the maker’s own recipes; a file from before there were any reads as having none', () => {
+    const read = readWorkshopFile(TEXT);
+    expect(read.ok && read.value.recipes).toEqual(SAMPLE.recipes);
+    expect(SAMPLE.recipes.length).toBeGreaterThan(0);
+    const { recipes: _, ...older } = JSON.parse(TEXT) as Record<string, unknown>;
+    const old = readWorkshopFile(JSON.stringify(older));
+    expect(old.ok && old.value.recipes).toEqual([]);
+    expect(readWorkshopFile(damaged('recipes[0].steps[0].act', 'sing'))).toMatchObject({
+      ok: false,
+      issues: [{ path: 'recipes[0].steps[0].act' }],
+    });
   });
 
   it('of one piece holds its log and its wool and nothing else', () => {

@@ -5,6 +5,7 @@ import { entrySpec } from '../records/entry';
 import { isObject, loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec, woolsOf } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
+import { recipeSpec } from '../records/recipe';
 import { swatchSpec } from '../records/swatch';
 import { woolSpec } from '../records/wool';
 
@@ -33,6 +34,7 @@ export const writeWorkshopFile = (snapshot: Snapshot, exportedAt: string): strin
       pieces: byId(snapshot.pieces),
       wools: byId(snapshot.wools),
       swatches: byId(snapshot.swatches),
+      recipes: byId(snapshot.recipes),
       entries: snapshot.entries.toSorted((a, b) =>
         a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1,
       ),
@@ -49,6 +51,8 @@ export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
     pieces,
     wools,
     swatches: snapshot.swatches.filter(s => wools.some(w => w.id === s.woolId)),
+    // The recipe that it follows goes with the piece itself.
+    recipes: [],
     entries: snapshot.entries.filter(e => e.pieceId === pieceId),
   };
 };
@@ -129,16 +133,18 @@ export const readWorkshopFile = (text: string): Result<Snapshot> => {
   if (fileVersion > FILE_VERSION) return err(issue('RECORD_NEWER', 'fileVersion', { got: fileVersion }));
   const pieces = list(pieceSpec, json.value['pieces'], 'pieces');
   const wools = list(woolSpec, json.value['wools'], 'wools');
-  // Files from before there were swatches have no list of them.
+  // Files from before there were swatches, or recipes, have no list of them.
   const swatches = list(swatchSpec, json.value['swatches'] ?? [], 'swatches');
+  const recipes = list(recipeSpec, json.value['recipes'] ?? [], 'recipes');
   const entries = list(entrySpec, json.value['entries'], 'entries');
-  const all = { pieces, wools, swatches, entries };
+  const all = { pieces, wools, swatches, recipes, entries };
   const shapes = Object.values(all).flatMap(l => l.issues);
   if (shapes.length > 0) return err(...shapes);
   const snapshot: Snapshot = {
     pieces: pieces.records,
     wools: wools.records,
     swatches: swatches.records,
+    recipes: recipes.records,
     entries: entries.records,
   };
   const sense = [

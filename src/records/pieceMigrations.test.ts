@@ -119,15 +119,7 @@ describe('a piece from version 1', () => {
 
 describe('settings from version 1', () => {
   it('keep what was chosen; paper lies as takes fewest sheets', () => {
-    const {
-      orientation: _o,
-      snap: _s,
-      hand: _h,
-      recipes: _r,
-      pace: _p,
-      pacer: _q,
-      ...first
-    } = DEFAULT_SETTINGS;
+    const { orientation: _o, snap: _s, hand: _h, pace: _p, pacer: _q, ...first } = DEFAULT_SETTINGS;
     const got = loadRecord(settingsSpec, { ...first, version: 1, page: 'letter', units: 'imperial' }, '');
     expect(got).toMatchObject({
       status: 'ok',
@@ -137,7 +129,6 @@ describe('settings from version 1', () => {
         orientation: 'auto',
         snap: 'half',
         hand: null,
-        recipes: [],
         pacer: 'tick',
       },
     });

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { CUSHIONS, WATERS } from '../core/cycles/entry';
 import { type Recipe, RECIPE_ACTS } from '../core/recipe/recipe';
-import { Id } from './common';
+import { Id, kept } from './common';
+import type { Migration, RecordSpec } from './migrate';
 
 const StepSchema = z.object({
   id: Id,
@@ -12,9 +13,36 @@ const StepSchema = z.object({
   minutes: z.number().min(1).max(20_000).exactOptional(),
 });
 
-/** A recipe as it is kept: with the piece that follows it, and among the maker's own. */
-export const RecipeSchema: z.ZodType<Recipe> = z.object({
-  id: Id,
-  name: z.string().min(1).max(200),
-  steps: z.array(StepSchema).max(100),
+const fields = { name: z.string().min(1).max(200), steps: z.array(StepSchema).max(100) };
+
+/** A recipe as the piece has it that follows it. */
+export const RecipeSchema: z.ZodType<Recipe> = z.object({ id: Id, ...fields });
+
+const OwnRecipeSchema = z.object({ kind: z.literal('recipe'), version: z.literal(1), ...kept, ...fields });
+
+/** A recipe of the maker's own, kept for the pieces to come. */
+export type OwnRecipe = z.infer<typeof OwnRecipeSchema>;
+
+export const RECIPE_MIGRATIONS: readonly Migration[] = [];
+export const recipeSpec: RecordSpec<OwnRecipe> = {
+  kind: 'recipe',
+  schema: OwnRecipeSchema,
+  migrations: RECIPE_MIGRATIONS,
+};
+
+/** A recipe put among the maker's own. */
+export const newRecipe = ({ id, name, steps }: Recipe, now: string): OwnRecipe => ({
+  kind: 'recipe',
+  version: 1,
+  id,
+  createdAt: now,
+  updatedAt: now,
+  revision: 1,
+  deletedAt: null,
+  sample: false,
+  name,
+  steps: [...steps],
 });
+
+/** The recipe that a piece follows when it follows one of the maker's own. */
+export const recipeOf = ({ id, name, steps }: OwnRecipe): Recipe => ({ id, name, steps });

@@ -6,6 +6,7 @@ import { currentVersion, joinPath, loadRecord, type RecordSpec } from './migrate
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, PIECE_MIGRATIONS, pieceSpec } from './piece';
 import { DEFAULT_SETTINGS, SETTINGS_MIGRATIONS, settingsSpec } from './settings';
+import { newRecipe, RECIPE_MIGRATIONS, recipeSpec } from './recipe';
 import { newSwatch, SWATCH_MIGRATIONS, swatchSpec } from './swatch';
 import { newWool, WOOL_MIGRATIONS, woolSpec } from './wool';
 
@@ -90,6 +91,11 @@ describe('every stored record', () => {
     [pieceSpec, PIECE_MIGRATIONS, PIECE],
     [woolSpec, WOOL_MIGRATIONS, WOOL],
     [swatchSpec, SWATCH_MIGRATIONS, newSwatch({ id: 's1', woolId: 'w1', now: NOW })],
+    [
+      recipeSpec,
+      RECIPE_MIGRATIONS,
+      newRecipe({ id: 'r1', name: 'Ours', steps: [{ id: 's1', act: 'rub', count: 40 }] }, NOW),
+    ],
     [entrySpec, ENTRY_MIGRATIONS, ENTRY],
     [settingsSpec, SETTINGS_MIGRATIONS, DEFAULT_SETTINGS],
   ] as const;

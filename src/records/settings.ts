@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { CUSHIONS, PRESSURES } from '../core/cycles/entry';
 import { Positive } from './common';
-import { RecipeSchema } from './recipe';
 import type { Migration, RecordSpec } from './migrate';
 
 /** Papers that templates are printed on. */
@@ -12,7 +11,7 @@ export const SNAP_NAMES = ['whole', 'half', 'fine'] as const;
 
 const SettingsSchema = z.object({
   kind: z.literal('settings'),
-  version: z.literal(5),
+  version: z.literal(4),
   units: z.enum(['metric', 'imperial']),
   theme: z.enum(['system', 'light', 'dark']),
   page: z.enum(PAGE_NAMES),
@@ -36,8 +35,6 @@ const SettingsSchema = z.object({
   hand: z
     .object({ lengthMm: Positive.max(1000), widthMm: Positive.max(500), grams: Positive.max(50) })
     .nullable(),
-  /** Recipes of the maker's own. */
-  recipes: z.array(RecipeSchema).max(200),
   /** True once the sample was put in, so that it does not come back after being cleared. */
   sampleOffered: z.boolean(),
 });
@@ -53,7 +50,6 @@ export const SETTINGS_MIGRATIONS: readonly Migration[] = [
     name: 'AddPacerAndRests',
     up: old => ({ ...old, pace: 'brisk', rollsPerMinute: null, pacer: 'tick', restEvery: 90 }),
   },
-  { version: 5, name: 'AddRecipes', up: old => ({ ...old, recipes: [] }) },
 ];
 export const settingsSpec: RecordSpec<Settings> = {
   kind: 'settings',
@@ -63,7 +59,7 @@ export const settingsSpec: RecordSpec<Settings> = {
 
 export const DEFAULT_SETTINGS: Settings = {
   kind: 'settings',
-  version: 5,
+  version: 4,
   units: 'metric',
   theme: 'system',
   page: 'a4',
@@ -77,6 +73,5 @@ export const DEFAULT_SETTINGS: Settings = {
   pacer: 'tick',
   restEvery: 90,
   hand: null,
-  recipes: [],
   sampleOffered: false,
 };

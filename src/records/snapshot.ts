@@ -1,5 +1,6 @@
 import type { Entry } from './entry';
 import type { Piece } from './piece';
+import type { OwnRecipe } from './recipe';
 import type { Swatch } from './swatch';
 import type { Wool } from './wool';
 
@@ -8,5 +9,7 @@ export interface Snapshot {
   readonly pieces: readonly Piece[];
   readonly wools: readonly Wool[];
   readonly swatches: readonly Swatch[];
+  /** The maker's own. */
+  readonly recipes: readonly OwnRecipe[];
   readonly entries: readonly Entry[];
 }

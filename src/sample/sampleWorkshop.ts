@@ -4,6 +4,7 @@ import { ENTRY_VERSION, type Entry } from '../records/entry';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, type Piece } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
+import { newRecipe, type OwnRecipe } from '../records/recipe';
 import { newSwatch, type Swatch } from '../records/swatch';
 import { newWool, type Wool } from '../records/wool';
 import { PIECES, type SamplePiece } from './samplePieces';
@@ -119,6 +120,34 @@ const swatches = (now: string): readonly Swatch[] => {
   ];
 };
 
+/** A recipe of the made-up workshop's own. */
+const recipes = (now: string): readonly OwnRecipe[] => [
+  {
+    ...newRecipe(
+      {
+        id: 'recipe-harbour',
+        name: 'Harbour mats, firm',
+        steps: [
+          { id: 's1', act: 'wet', water: 'hot' },
+          { id: 's2', act: 'rub', count: 60 },
+          { id: 's3', act: 'pinch' },
+          { id: 's4', act: 'roll', count: 100, cushion: 'bubble' },
+          { id: 's5', act: 'measure' },
+          { id: 's6', act: 'roll', count: 60, cushion: 'mat' },
+          { id: 's7', act: 'measure' },
+          { id: 's8', act: 'throw', count: 24 },
+          { id: 's9', act: 'measure' },
+          { id: 's10', act: 'rinse', water: 'warm' },
+          { id: 's11', act: 'soak', minutes: 20, water: 'cold' },
+          { id: 's12', act: 'dry', minutes: 1440 },
+        ],
+      },
+      at(now, 1600),
+    ),
+    sample: true,
+  },
+];
+
 const planOf = (sample: SamplePiece): PlanInput => {
   const base = newPlan(sample.kind);
   return {
@@ -178,6 +207,7 @@ export const sampleWorkshop = (now: string): Snapshot => {
     pieces: made.map(m => m.piece),
     wools: shelf(now),
     swatches: swatches(now),
+    recipes: recipes(now),
     entries: made.flatMap(m => m.entries),
   };
 };

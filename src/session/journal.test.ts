@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { disc } from '../core/forms/kinds/disc';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece } from '../records/piece';
+import { newRecipe } from '../records/recipe';
 import { newWool } from '../records/wool';
 import { memoryStore } from '../store/memoryStore';
 import { noteAhead, noteEntryAhead, replay } from './journal';
@@ -48,6 +49,15 @@ describe('changes noted ahead of the store', () => {
     noteAhead('wool', 'w1', { gramsCounted: 120 });
     await replay(store);
     expect(await store.wools()).toMatchObject([{ name: 'Fog', gramsCounted: 120, revision: 2 }]);
+  });
+
+  it('hold for recipes', async () => {
+    const store = await storeWith();
+    await store.addRecipe(newRecipe({ id: 'r1', name: 'Ours', steps: [] }, NOW));
+    noteAhead('recipe', 'r1', { steps: [{ id: 's1', act: 'rub', count: 60 }] });
+    noteAhead('recipe', 'r1', { steps: [{ id: 's1', act: 'sing' }] });
+    await replay(store);
+    expect(await store.recipes()).toMatchObject([{ name: 'Ours', steps: [{ act: 'rub', count: 60 }] }]);
   });
 
   it('hold for settings, one at a time', async () => {

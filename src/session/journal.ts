@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { ENTRY_VERSION, entrySpec } from '../records/entry';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { pieceSpec } from '../records/piece';
+import { recipeSpec } from '../records/recipe';
 import { settingsSpec } from '../records/settings';
 import { swatchSpec } from '../records/swatch';
 import { woolSpec } from '../records/wool';
@@ -31,7 +32,7 @@ export const noteEntryAhead = ({ id, ...fields }: NewEntry): (() => void) =>
   noteAhead('entry', id, { version: ENTRY_VERSION, ...fields });
 
 const NoteSchema = z.object({
-  kind: z.enum(['piece', 'wool', 'swatch', 'settings', 'entry']),
+  kind: z.enum(['piece', 'wool', 'swatch', 'recipe', 'settings', 'entry']),
   id: z.string(),
   fields: z.record(z.string(), z.unknown()),
 });
@@ -71,6 +72,8 @@ const carryOut = async (store: Store, note: Note): Promise<unknown> => {
       return store.updateWool(note.id, withNote(woolSpec, note));
     case 'swatch':
       return store.updateSwatch(note.id, withNote(swatchSpec, note));
+    case 'recipe':
+      return store.updateRecipe(note.id, withNote(recipeSpec, note));
     case 'settings':
       return store.updateSettings(settings => withFields(settingsSpec, settings, note.fields));
     case 'entry':

@@ -7,6 +7,7 @@ export const keys = {
   piece: (id: string) => ['pieces', id] as const,
   wools: ['wools'] as const,
   swatches: ['swatches'] as const,
+  recipes: ['recipes'] as const,
   entries: (pieceId: string) => ['entries', pieceId] as const,
   allEntries: ['allEntries'] as const,
   settings: ['settings'] as const,

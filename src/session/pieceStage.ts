@@ -3,7 +3,6 @@ import type { Result } from '../core/result';
 import type { Plan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
 import type { LayEntry, WeighEntry } from '../core/cycles/logParts';
-import type { StepTick } from '../core/recipe/recipe';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import type { Settings } from '../records/settings';
@@ -20,8 +19,6 @@ export interface PieceStage {
   readonly weighings: readonly WeighEntry[];
   /** Steps of laying that were done or left out. */
   readonly layings: readonly LayEntry[];
-  /** Steps of its recipe that were done, left out, or whose clock was started. */
-  readonly ticks: ReadonlyArray<StepTick & { readonly id: string }>;
   readonly wool: Wool | null;
   readonly settings: Settings;
   readonly change: (change: (p: Piece) => Piece, told: Told) => void;

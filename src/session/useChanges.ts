@@ -3,6 +3,7 @@ import { useCallback } from 'react';
 import { issueText } from '../core/issues';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec } from '../records/piece';
+import { type OwnRecipe, recipeSpec } from '../records/recipe';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import { type Swatch, swatchSpec } from '../records/swatch';
 import { type Wool, woolSpec } from '../records/wool';
@@ -105,6 +106,18 @@ const SWATCH: Kind<Swatch> = {
   touched: (of, other) => differing(['laid', 'result', 'notes', 'deletedAt'], of, other),
 };
 
+const RECIPE: Kind<OwnRecipe> = {
+  spec: recipeSpec,
+  shown: (client, id) => client.getQueryData<readonly OwnRecipe[]>(keys.recipes)?.find(r => r.id === id),
+  show: (client, recipe) =>
+    client.setQueryData<readonly OwnRecipe[]>(keys.recipes, all =>
+      all?.map(r => (r.id === recipe.id ? recipe : r)),
+    ),
+  refresh: client => void client.invalidateQueries({ queryKey: keys.recipes }),
+  update: (store, id, change) => store.updateRecipe(id, change),
+  touched: (of, other) => differing(['name', 'steps', 'deletedAt'], of, other),
+};
+
 type Change<T> = (id: string, change: (record: T) => T, told: Told) => void;
 
 const useChange = <T extends { readonly id: string }>(kind: Kind<T>): Change<T> => {
@@ -149,6 +162,9 @@ export const useChangeWool = (): Change<Wool> => useChange(WOOL);
 /** Changes a swatch, as a piece is changed. */
 export const useChangeSwatch = (): Change<Swatch> => useChange(SWATCH);
 
+/** Changes a recipe of the maker's own, as a piece is changed. */
+export const useChangeRecipe = (): Change<OwnRecipe> => useChange(RECIPE);
+
 /** Puts a new record in; undo takes it out of sight again. Settles when it is durable. */
 const useAdd = <T extends { readonly id: string }>(
   {
@@ -184,6 +200,12 @@ export const useAddSwatch = (): ((swatch: Swatch) => Promise<void>) =>
   useAdd<Swatch>(
     { nameOf: () => 'swatch', add: (store, swatch) => store.addSwatch(swatch) },
     (store, id, deletedAt) => store.updateSwatch(id, s => ({ ...s, deletedAt })),
+  );
+
+export const useAddRecipe = (): ((recipe: OwnRecipe) => Promise<void>) =>
+  useAdd<OwnRecipe>(
+    { nameOf: r => r.name, add: (store, recipe) => store.addRecipe(recipe) },
+    (store, id, deletedAt) => store.updateRecipe(id, r => ({ ...r, deletedAt })),
   );
 
 export const useChangeSettings = (): ((change: Partial<Settings>) => void) => {

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
+import type { OwnRecipe } from '../records/recipe';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import type { Swatch } from '../records/swatch';
 import type { Wool } from '../records/wool';
@@ -13,6 +14,7 @@ const NO_PIECES: readonly Piece[] = [];
 const NO_WOOLS: readonly Wool[] = [];
 const NO_ENTRIES: readonly Entry[] = [];
 const NO_SWATCHES: readonly Swatch[] = [];
+const NO_RECIPES: readonly OwnRecipe[] = [];
 
 /** Pieces that are not deleted; null while they are read. */
 export const usePieces = (): readonly Piece[] | null => {
@@ -53,6 +55,16 @@ export const useSwatches = (): readonly Swatch[] => {
   const queryFn = async (): Promise<readonly Swatch[]> =>
     withoutStale(await store.swatches(), client.getQueryData<readonly Swatch[]>(keys.swatches));
   return useQuery({ queryKey: keys.swatches, queryFn, ...forEver }).data ?? NO_SWATCHES;
+};
+
+/** The maker's own recipes that are not deleted, in the order of their names. */
+export const useRecipes = (): readonly OwnRecipe[] => {
+  const store = useStore();
+  const client = useQueryClient();
+  const queryFn = async (): Promise<readonly OwnRecipe[]> =>
+    withoutStale(await store.recipes(), client.getQueryData<readonly OwnRecipe[]>(keys.recipes));
+  const all = useQuery({ queryKey: keys.recipes, queryFn, ...forEver }).data ?? NO_RECIPES;
+  return all.filter(r => r.deletedAt === null).toSorted((a, b) => a.name.localeCompare(b.name));
 };
 
 /** The log of a piece; undefined while it is read. */

@@ -26,7 +26,7 @@ const withRow = (wool: Wool, row: WoolRow, now: string): Wool => ({
 const putAll = async (store: Store, wools: readonly Wool[]): Promise<void> => {
   const revisions = new Map((await store.wools()).map(w => [w.id, w.revision]));
   const newer = wools.map(w => ({ ...w, revision: (revisions.get(w.id) ?? 0) + 1, updatedAt: nowIso() }));
-  await store.merge({ pieces: [], wools: newer, swatches: [], entries: [] });
+  await store.merge({ pieces: [], wools: newer, swatches: [], recipes: [], entries: [] });
 };
 
 /** Puts rows on the shelf: a wool of the same name is brought up to date, others are added. One undo takes all back. */

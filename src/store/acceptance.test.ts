@@ -5,6 +5,7 @@ import { disc } from '../core/forms/kinds/disc';
 import { ENTRY_VERSION, type Entry } from '../records/entry';
 import { newPlan } from '../core/plan/newPlan';
 import { newPiece, type Piece } from '../records/piece';
+import { newRecipe } from '../records/recipe';
 import { newSwatch } from '../records/swatch';
 import { newWool } from '../records/wool';
 import { idbStore } from './idbStore';
@@ -106,9 +107,28 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
       pieces: [],
       wools: [wool('w1')],
       swatches: [newSwatch({ id: 's1', woolId: 'w1', now: NOW })],
+      recipes: [],
     };
     expect(await store.merge({ ...file, entries: [] })).toMatchObject({ added: 2, kept: 0 });
     expect(await store.merge({ ...file, entries: [] })).toMatchObject({ added: 0, kept: 2 });
+  });
+
+  it('keeps the recipes of the maker, changes them, and clears those of the sample', async () => {
+    const store = await open();
+    const own = newRecipe({ id: 'r1', name: 'Ours', steps: [{ id: 's1', act: 'rub', count: 40 }] }, NOW);
+    await store.addRecipe(own);
+    await store.addRecipe({ ...own, id: 'r2', sample: true });
+    await store.updateRecipe('r1', r => ({ ...r, name: 'Ours, longer' }));
+    await expect(store.updateRecipe('r1', r => ({ ...r, name: '' }))).rejects.toThrow('recipe.name');
+    await store.clear('sample');
+    expect(await store.recipes()).toMatchObject([{ id: 'r1', name: 'Ours, longer', revision: 2 }]);
+    const { recipes } = await store.snapshot();
+    await store.clear('all');
+    expect(await store.recipes()).toEqual([]);
+    const file = { pieces: [], wools: [], swatches: [], recipes, entries: [] };
+    expect(await store.merge(file)).toMatchObject({ added: 1, kept: 0 });
+    expect(await store.merge(file)).toMatchObject({ added: 0, kept: 1 });
+    expect(await store.recipes()).toEqual(recipes);
   });
 
   it('reads the logs of all pieces at once', async () => {
@@ -148,6 +168,7 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
       ],
       wools: [wool('w1')],
       swatches: [],
+      recipes: [],
       entries: [entry('e1', 1), entry('x1', 1), entry('x2', 2)],
     });
     expect(report).toEqual({ added: 2, replaced: 1, kept: 1, entriesAdded: 2 });
@@ -164,6 +185,7 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
       pieces: [piece('p1')],
       wools: [wool('w1')],
       swatches: [],
+      recipes: [],
       entries: [entry('e1', 1), entry('e2', 2)],
     };
     await store.merge(snapshot);
@@ -233,6 +255,7 @@ describe('the browser’s database', () => {
       pieces: [piece('p3', { revision: 50, name: 'from a file' })],
       wools: [],
       swatches: [],
+      recipes: [],
       entries: [],
     };
     expect(await store.merge(file)).toMatchObject({ added: 0, replaced: 0, kept: 1 });
@@ -241,11 +264,29 @@ describe('the browser’s database', () => {
     store.close();
   });
 
+  it('brings a database from before there were recipes up to date, with all that is in it', async () => {
+    const name = freshName();
+    const before = await openDB(name, 2, {
+      upgrade: db => {
+        for (const kept of ['pieces', 'wools', 'swatches']) db.createObjectStore(kept, { keyPath: 'id' });
+        db.createObjectStore('entries', { keyPath: 'id' }).createIndex('pieceId', 'pieceId');
+        db.createObjectStore('settings');
+      },
+    });
+    await before.put('pieces', piece('p1'));
+    before.close();
+    const store = await idbStore({ name, clock });
+    expect(await store.pieces()).toEqual([piece('p1')]);
+    await store.addRecipe(newRecipe({ id: 'r1', name: 'Ours', steps: [] }, NOW));
+    expect(await store.recipes()).toHaveLength(1);
+    store.close();
+  });
+
   it('steps aside when a newer program changes the shape of the data', async () => {
     const name = freshName();
     let told = false;
     const old = await idbStore({ name, clock, onOutdated: () => (told = true) });
-    const newer = await openDB(name, 3);
+    const newer = await openDB(name, 99);
     expect(told).toBe(true);
     await expect(old.addPiece(piece('p1'))).rejects.toThrow();
     newer.close();

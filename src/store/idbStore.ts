@@ -3,6 +3,7 @@ import type { Issue } from '../core/issues';
 import { ENTRY_VERSION, type Entry, entrySpec } from '../records/entry';
 import { loadRecord, type RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec, woolsOf } from '../records/piece';
+import { type OwnRecipe, recipeSpec } from '../records/recipe';
 import { DEFAULT_SETTINGS, settingsSpec } from '../records/settings';
 import type { Snapshot } from '../records/snapshot';
 import { type Swatch, swatchSpec } from '../records/swatch';
@@ -18,17 +19,19 @@ interface Schema extends DBSchema {
   pieces: { key: string; value: unknown };
   wools: { key: string; value: unknown };
   swatches: { key: string; value: unknown };
+  recipes: { key: string; value: unknown };
   entries: { key: string; value: unknown; indexes: { pieceId: string } };
   settings: { key: string; value: unknown };
 }
 
-/** 2 added the swatches. */
-const DB_VERSION = 2;
-const RECORD_STORES = ['pieces', 'wools', 'swatches', 'entries'] as const;
+/** 2 added the swatches, 3 the recipes. */
+const DB_VERSION = 3;
+const RECORD_STORES = ['pieces', 'wools', 'swatches', 'recipes', 'entries'] as const;
 const STORES = [...RECORD_STORES, 'settings'] as const;
 type StoreName = (typeof STORES)[number];
 /** Stores of records that are changed in place. */
-type KeptStore = 'pieces' | 'wools' | 'swatches';
+type KeptStore = 'pieces' | 'wools' | 'swatches' | 'recipes';
+type KeptRecord = Piece | Wool | Swatch | OwnRecipe;
 
 const open = async (name: string, onOutdated: () => void): Promise<IDBPDatabase<Schema>> => {
   const db = await openDB<Schema>(name, DB_VERSION, {
@@ -40,6 +43,7 @@ const open = async (name: string, onOutdated: () => void): Promise<IDBPDatabase<
         fresh.createObjectStore('settings');
       }
       if (from < 2) fresh.createObjectStore('swatches', { keyPath: 'id' });
+      if (from < 3) fresh.createObjectStore('recipes', { keyPath: 'id' });
     },
     blocking: () => {
       // A newer tab wants to change the shape of the data: this older one steps aside and never writes again.
@@ -87,7 +91,7 @@ export const idbStore = async (options: {
   const write = (stores: readonly StoreName[]) =>
     db.transaction(stores, 'readwrite', { durability: 'strict' });
 
-  const add = async <T extends Piece | Wool | Swatch>(
+  const add = async <T extends KeptRecord>(
     store: KeptStore,
     spec: RecordSpec<T>,
     record: T,
@@ -97,7 +101,7 @@ export const idbStore = async (options: {
     await Promise.all([tx.objectStore(store).put(record), tx.done]);
     tell({ what: store, ...(store === 'pieces' ? { pieceId: record.id } : {}) });
   };
-  const update = async <T extends Piece | Wool | Swatch>(
+  const update = async <T extends KeptRecord>(
     store: KeptStore,
     spec: RecordSpec<T>,
     { id, change }: { id: string; change: (record: T) => T },
@@ -115,11 +119,13 @@ export const idbStore = async (options: {
     pieces = [],
     wools = [],
     swatches = [],
+    recipes = [],
     entries = [],
   ]: readonly unknown[][]): Snapshot => ({
     pieces: good(pieceSpec, pieces),
     wools: good(woolSpec, wools),
     swatches: good(swatchSpec, swatches),
+    recipes: good(recipeSpec, recipes),
     entries: good(entrySpec, entries),
   });
   const inLogOrder = (entries: Entry[]): Entry[] =>
@@ -136,6 +142,9 @@ export const idbStore = async (options: {
     swatches: async () => good(swatchSpec, await db.getAll('swatches')),
     addSwatch: swatch => add('swatches', swatchSpec, swatch),
     updateSwatch: (id, change) => update('swatches', swatchSpec, { id, change }),
+    recipes: async () => good(recipeSpec, await db.getAll('recipes')),
+    addRecipe: recipe => add('recipes', recipeSpec, recipe),
+    updateRecipe: (id, change) => update('recipes', recipeSpec, { id, change }),
     allEntries: async () => inLogOrder(good(entrySpec, await db.getAll('entries'))),
     entries: async pieceId =>
       inLogOrder(good(entrySpec, await db.getAllFromIndex('entries', 'pieceId', pieceId))),
@@ -198,6 +207,9 @@ export const idbStore = async (options: {
       const swatches = tx.objectStore('swatches');
       for (const s of good(swatchSpec, await swatches.getAll()))
         if (which === 'all' || !left.has(s.woolId)) await swatches.delete(s.id);
+      const recipes = tx.objectStore('recipes');
+      for (const r of good(recipeSpec, await recipes.getAll()))
+        if (which === 'all' || r.sample) await recipes.delete(r.id);
       await tx.done;
       tell({ what: 'all' });
     },

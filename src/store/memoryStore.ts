@@ -1,6 +1,7 @@
 import { ENTRY_VERSION, type Entry } from '../records/entry';
 import type { RecordSpec } from '../records/migrate';
 import { type Piece, pieceSpec, woolsOf } from '../records/piece';
+import { type OwnRecipe, recipeSpec } from '../records/recipe';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import { type Swatch, swatchSpec } from '../records/swatch';
 import { type Wool, woolSpec } from '../records/wool';
@@ -15,11 +16,12 @@ export const memoryStore = (clock: () => string): Store => {
   const pieces = new Map<string, Piece>();
   const wools = new Map<string, Wool>();
   const swatches = new Map<string, Swatch>();
+  const recipes = new Map<string, OwnRecipe>();
   const entries = new Map<string, Entry>();
   let settings: Settings = DEFAULT_SETTINGS;
   const { subscribe, tell } = listeners();
 
-  const update = <T extends Piece | Wool | Swatch>(
+  const update = <T extends Piece | Wool | Swatch | OwnRecipe>(
     map: Map<string, T>,
     spec: RecordSpec<T>,
     { id, change }: { readonly id: string; readonly change: (record: T) => T },
@@ -34,6 +36,7 @@ export const memoryStore = (clock: () => string): Store => {
     pieces: [...pieces.values()],
     wools: [...wools.values()],
     swatches: [...swatches.values()],
+    recipes: [...recipes.values()],
     entries: [...entries.values()],
   });
   const logOf = (pieceId: string): Entry[] =>
@@ -71,6 +74,16 @@ export const memoryStore = (clock: () => string): Store => {
       tell({ what: 'swatches' });
       return after;
     },
+    recipes: async () => [...recipes.values()],
+    addRecipe: async recipe => {
+      recipes.set(recipe.id, sound(recipeSpec, recipe));
+      tell({ what: 'recipes' });
+    },
+    updateRecipe: async (id, change) => {
+      const after = update(recipes, recipeSpec, { id, change });
+      tell({ what: 'recipes' });
+      return after;
+    },
     entries: async pieceId => logOf(pieceId),
     allEntries: async () => [...entries.values()].toSorted((a, b) => a.seq - b.seq),
     append: async fresh => {
@@ -94,6 +107,7 @@ export const memoryStore = (clock: () => string): Store => {
       for (const p of write.pieces) pieces.set(p.id, p);
       for (const w of write.wools) wools.set(w.id, w);
       for (const w of write.swatches) swatches.set(w.id, w);
+      for (const r of write.recipes) recipes.set(r.id, r);
       for (const e of write.entries) entries.set(e.id, e);
       tell({ what: 'all' });
       return report;
@@ -106,6 +120,7 @@ export const memoryStore = (clock: () => string): Store => {
       for (const w of wools.values())
         if (which === 'all' || (w.sample && !used.has(w.id))) wools.delete(w.id);
       for (const w of swatches.values()) if (which === 'all' || !wools.has(w.woolId)) swatches.delete(w.id);
+      for (const r of recipes.values()) if (which === 'all' || r.sample) recipes.delete(r.id);
       tell({ what: 'all' });
     },
     subscribe,

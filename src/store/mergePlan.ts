@@ -64,13 +64,23 @@ export const mergePlan = (
   const pieces = sort(have.pieces, free(incoming.pieces));
   const wools = sort(have.wools, free(incoming.wools));
   const swatches = sort(have.swatches, free(incoming.swatches));
+  const recipes = sort(have.recipes, free(incoming.recipes));
   const entries = joinLogs(have.entries, free(incoming.entries));
-  const all = [pieces, wools, swatches];
+  const all = [pieces, wools, swatches, recipes];
   const added = all.reduce((sum, s) => sum + s.added, 0);
   const replaced = all.reduce((sum, s) => sum + s.replaced, 0);
-  const came = incoming.pieces.length + incoming.wools.length + incoming.swatches.length;
+  const came = [incoming.pieces, incoming.wools, incoming.swatches, incoming.recipes].reduce(
+    (sum, records) => sum + records.length,
+    0,
+  );
   return {
-    write: { pieces: pieces.write, wools: wools.write, swatches: swatches.write, entries },
+    write: {
+      pieces: pieces.write,
+      wools: wools.write,
+      swatches: swatches.write,
+      recipes: recipes.write,
+      entries,
+    },
     report: {
       added,
       replaced,

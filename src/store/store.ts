@@ -2,6 +2,7 @@ import type { Act } from '../core/cycles/entry';
 import type { Issue } from '../core/issues';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
+import type { OwnRecipe } from '../records/recipe';
 import type { Settings } from '../records/settings';
 import type { Snapshot } from '../records/snapshot';
 import type { Swatch } from '../records/swatch';
@@ -9,7 +10,7 @@ import type { Wool } from '../records/wool';
 
 /** What a listener is told: which kind of record changed, and the piece it concerns. */
 export interface StoreChange {
-  readonly what: 'pieces' | 'wools' | 'swatches' | 'entries' | 'settings' | 'all';
+  readonly what: 'pieces' | 'wools' | 'swatches' | 'recipes' | 'entries' | 'settings' | 'all';
   readonly pieceId?: string;
 }
 
@@ -44,6 +45,9 @@ export interface Store {
   readonly swatches: () => Promise<readonly Swatch[]>;
   readonly addSwatch: (swatch: Swatch) => Promise<void>;
   readonly updateSwatch: (id: string, change: (swatch: Swatch) => Swatch) => Promise<Swatch | null>;
+  readonly recipes: () => Promise<readonly OwnRecipe[]>;
+  readonly addRecipe: (recipe: OwnRecipe) => Promise<void>;
+  readonly updateRecipe: (id: string, change: (recipe: OwnRecipe) => OwnRecipe) => Promise<OwnRecipe | null>;
   readonly entries: (pieceId: string) => Promise<readonly Entry[]>;
   /** Logs of all pieces, in order. */
   readonly allEntries: () => Promise<readonly Entry[]>;

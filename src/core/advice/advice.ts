@@ -1,5 +1,6 @@
-import type { RollDirection } from '../cycles/entry';
+import type { Cushion, RollDirection } from '../cycles/entry';
 import type { GaugeStand } from '../forecast/forecast';
+import type { RecipeStep } from '../recipe/recipe';
 
 /** Why an act is proposed. The words are the interface's. */
 export type Reason =
@@ -17,11 +18,17 @@ export type Reason =
   | 'look-again'
   | 'does-not-fit'
   | 'as-near-as-it-gets'
-  | 'at-its-limit';
+  | 'at-its-limit'
+  | 'by-recipe';
 
 /** One next act. It never commands: any other act is as easy. */
-export type Advice = { readonly reason: Reason; readonly about?: GaugeStand } & (
-  | { readonly act: 'wet'; readonly face: number }
+export type Advice = {
+  readonly reason: Reason;
+  readonly about?: GaugeStand;
+  /** What would have been advised without the recipe that is followed. */
+  readonly alone?: Advice;
+} & (
+  | { readonly act: 'wet'; readonly face: number; readonly water?: 'warm' | 'hot' }
   | { readonly act: 'rub'; readonly face: number; readonly count: number }
   | { readonly act: 'pinch' }
   | { readonly act: 'measure' }
@@ -30,8 +37,15 @@ export type Advice = { readonly reason: Reason; readonly about?: GaugeStand } & 
       readonly face: number;
       readonly directionDeg: RollDirection;
       readonly rolls: number;
+      /** The cushion it asks for; the felter's own where it does not say. */
+      readonly cushion?: Cushion;
     }
   | { readonly act: 'throw'; readonly count: number }
+  | { readonly act: 'shock'; readonly count: number }
+  | { readonly act: 'look' }
+  | { readonly act: 'open'; readonly what: 'cut' | 'resist-out' }
+  /** A step of a recipe that only the felter can say is done. */
+  | { readonly act: 'step'; readonly step: RecipeStep }
   | { readonly act: 'stretch' }
   | { readonly act: 'stop' }
 );

@@ -20,7 +20,7 @@ export interface Modelled {
 }
 
 /** Fewer rolls than this are not worth a bundle. */
-const FEW = 5;
+export const FEW_ROLLS = 5;
 /** A reading that does not fit is taken again so often; then it stands. */
 const LOOKS = 2;
 /** More likely than not below its size. */
@@ -38,7 +38,8 @@ export const restOfMove = (
     : { along: rest(move.along + move.across, since.free), across: 0 };
 };
 
-const tens = (rolls: number): number => Math.max(10, Math.round(rolls / 10) * 10);
+/** Rolls in tens, ten at least. */
+export const tensOfRolls = (rolls: number): number => Math.max(10, Math.round(rolls / 10) * 10);
 
 const firmOrStop = (state: BenchState, kind: 'there' | 'best' | 'limit'): Advice => {
   if (state.pinch === null || state.workSincePinch > 0) return { act: 'pinch', reason: 'nearly-there' };
@@ -76,10 +77,10 @@ export const modelAct = (
       ? { act: 'measure', reason: 'nearly-there' }
       : firmOrStop(state, move.kind);
   const rest = restOfMove(move.rolls, modelled);
-  if (Math.max(rest.along, rest.across) < FEW || intensity <= 0)
+  if (Math.max(rest.along, rest.across) < FEW_ROLLS || intensity <= 0)
     return { act: 'measure', reason: 'measure-due' };
   const directionDeg = rest.along >= rest.across ? 0 : 90;
-  const rolls = Math.min(setOfRolls, tens(directionDeg === 0 ? rest.along : rest.across));
+  const rolls = Math.min(setOfRolls, tensOfRolls(directionDeg === 0 ? rest.along : rest.across));
   const axis = directionDeg === 0 ? 'along' : 'across';
   const own = of.stands.find(s => gaugeAxis(s.gauge.directionDeg) === axis);
   return {

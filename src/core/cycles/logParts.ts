@@ -1,25 +1,24 @@
 import type { Act, LogEntry } from './entry';
 import { standing } from './standing';
 
-/** What stands beside the bench: piles weighed, layers laid, steps of the recipe. None of it is work on the felt. */
-type BesideKind = 'weigh' | 'lay' | 'step';
+/** What stands beside the bench: piles weighed, layers laid. It is not done at the bench. */
+type BesideKind = 'weigh' | 'lay';
 type EntryOf<K extends BesideKind> = LogEntry & { readonly act: Extract<Act, { readonly kind: K }> };
 export type WeighEntry = EntryOf<'weigh'>;
 export type LayEntry = EntryOf<'lay'>;
 
 const isWeighing = (entry: LogEntry): entry is WeighEntry => entry.act.kind === 'weigh';
-const isStep = (entry: LogEntry): entry is EntryOf<'step'> => entry.act.kind === 'step';
 const isLaying = (entry: LogEntry): entry is LayEntry => entry.act.kind === 'lay';
 
 /** Ids of what stands beside the bench, of undos of that, and of undos of those. */
 const besideBench = (log: readonly LogEntry[]): ReadonlySet<string> => {
-  const found = new Set(log.filter(e => isWeighing(e) || isLaying(e) || isStep(e)).map(e => e.id));
+  const found = new Set(log.filter(e => isWeighing(e) || isLaying(e)).map(e => e.id));
   for (const e of log.toSorted((a, b) => a.seq - b.seq))
     if (e.act.kind === 'undo' && found.has(e.act.of)) found.add(e.id);
   return found;
 };
 
-/** The log of the bench: all but weighing, laying and steps of the recipe, and what took those back. */
+/** The log of the bench: all but weighing and laying, and what took those back. */
 export const benchLog = <E extends LogEntry>(log: readonly E[]): readonly E[] => {
   const beside = besideBench(log);
   return log.filter(e => !beside.has(e.id));
@@ -31,10 +30,6 @@ export const weighings = (log: readonly LogEntry[]): readonly WeighEntry[] => {
   const last = new Map(all.map(e => [e.act.pile, e]));
   return all.filter(e => last.get(e.act.pile) === e);
 };
-
-/** The steps of the recipe that stand, in order. */
-export const recipeSteps = (log: readonly LogEntry[]): ReadonlyArray<EntryOf<'step'>> =>
-  standing(log).filter(isStep);
 
 /** The steps of laying that stand, in order. */
 export const layings = (log: readonly LogEntry[]): readonly LayEntry[] => standing(log).filter(isLaying);

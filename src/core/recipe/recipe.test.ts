@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { freshStepId, minutesLeft, moveStep, recipeProgress, SCHOOLS, type StepTick } from './recipe';
+import { freshStepId, minutesLeft, moveStep, SCHOOLS } from './recipe';
 
 const [school] = SCHOOLS;
 if (!school) throw new Error('no school');
-const tick = (step: string, how: StepTick['how'] = 'done', atMs = 0): StepTick => ({ step, how, atMs });
 
 describe('recipes', () => {
   it('the schools are told apart, and each ends dry', () => {
@@ -15,24 +14,7 @@ describe('recipes', () => {
     }
   });
 
-  it('go step by step; one left out is settled, one out of turn does not hide the one before', () => {
-    expect(recipeProgress(school, []).next?.id).toBe('s1');
-    expect(recipeProgress(school, [tick('s1'), tick('s2', 'skipped')])).toMatchObject({
-      next: { id: 's3' },
-      done: 2,
-    });
-    expect(recipeProgress(school, [tick('s3')]).next?.id).toBe('s1');
-    expect(
-      recipeProgress(
-        school,
-        school.steps.map(s => tick(s.id)),
-      ).next,
-    ).toBeNull();
-  });
-
   it('a clock goes on from when it was started, over a reload or a night', () => {
-    const ticks = [tick('s1'), tick('s2', 'started', 60_000)];
-    expect(recipeProgress(school, ticks)).toMatchObject({ next: { id: 's2' }, startedMs: 60_000 });
     expect(minutesLeft(15, 60_000, 60_000)).toBe(15);
     expect(minutesLeft(15, 60_000, 60_000 + 14.5 * 60_000)).toBe(1);
     expect(minutesLeft(15, 60_000, 60_000 + 8 * 3_600_000)).toBe(0);

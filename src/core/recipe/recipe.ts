@@ -1,3 +1,4 @@
+import { PRACTICE } from '../advice/practice';
 import type { Cushion, Water } from '../cycles/entry';
 
 /** What a step of a recipe asks for. */
@@ -38,6 +39,9 @@ export interface Recipe {
   readonly name: string;
   readonly steps: readonly RecipeStep[];
 }
+
+/** How often, where a step does not say. Common practice, no published source. */
+export const USUAL_COUNT = { rub: PRACTICE.rubs, roll: 30, throw: PRACTICE.throws, shock: 2 } as const;
 
 const recipe = (id: string, name: string, steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
   id,
@@ -130,35 +134,6 @@ export const SCHOOLS: readonly Recipe[] = [
     { act: 'dry', minutes: 48 * 60 },
   ]),
 ];
-
-/** A step as it stands in the log. */
-export interface StepTick {
-  readonly step: string;
-  readonly how: 'done' | 'skipped' | 'started';
-  /** ms since 1970. */
-  readonly atMs: number;
-}
-
-/** Where a recipe stands. */
-export interface RecipeProgress {
-  /** The step to do now; null when all are done or left out. */
-  readonly next: RecipeStep | null;
-  readonly done: number;
-  /** When the clock of the step to do now was started, ms; null where it was not. */
-  readonly startedMs: number | null;
-}
-
-/** Where a recipe stands, by the steps that were ticked off. A recipe changed half-way keeps what was ticked. */
-export const recipeProgress = (of: Recipe, ticks: readonly StepTick[]): RecipeProgress => {
-  const settled = new Set(ticks.filter(t => t.how !== 'started').map(t => t.step));
-  const next = of.steps.find(s => !settled.has(s.id)) ?? null;
-  const started = ticks.findLast(t => t.how === 'started' && t.step === next?.id);
-  return {
-    next,
-    done: of.steps.filter(s => settled.has(s.id)).length,
-    startedMs: started?.atMs ?? null,
-  };
-};
 
 const MINUTE_MS = 60_000;
 

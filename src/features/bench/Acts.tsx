@@ -6,7 +6,7 @@ import type { PieceStage } from '../../session/pieceStage';
 import type { Bench } from '../../session/useBench';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
-import { actWords, CAUTION, type Spoken } from './benchWords';
+import { actWords, adviceWords, CAUTION, type Spoken } from './benchWords';
 import { type Chosen, GREAT, isTap, opensPanel } from './chosenAct';
 import { CountChoice, FaceChoice, KindChoice, RollControls, WaterChoice } from './Controls';
 import type { Acting } from './useActing';
@@ -35,7 +35,11 @@ const UndoButtons = ({ bench, spoken }: { readonly bench: Bench; readonly spoken
   </>
 );
 
-const GreatButton = ({ acting, spoken }: { readonly acting: Acting; readonly spoken: Spoken }) => (
+/** What a tap on the great button says is done. */
+const doneWords = (act: Act, { advice, spoken }: Standing): string =>
+  act.kind === 'step' ? adviceWords(advice, spoken) : actWords(act, spoken);
+
+const GreatButton = ({ acting, standing }: { readonly acting: Acting; readonly standing: Standing }) => (
   <Button
     size="wet"
     look="main"
@@ -49,7 +53,7 @@ const GreatButton = ({ acting, spoken }: { readonly acting: Acting; readonly spo
     ) : acting.act ? (
       <>
         Done
-        <span className="text-xl leading-tight font-normal">{actWords(acting.act, spoken)}</span>
+        <span className="text-xl leading-tight font-normal">{doneWords(acting.act, standing)}</span>
       </>
     ) : (
       !isTap(acting.kind) && GREAT[acting.kind]
@@ -123,7 +127,7 @@ export const Acts = ({
         <OtherControls act={act} faces={standing.faces} onChoose={acting.choose} />
       )}
       <div className="order-first flex gap-2 sm:order-none">
-        <GreatButton acting={acting} spoken={standing.spoken} />
+        <GreatButton acting={acting} standing={standing} />
         <UndoButtons bench={bench} spoken={standing.spoken} />
       </div>
       <KindChoice

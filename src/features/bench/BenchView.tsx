@@ -26,6 +26,12 @@ import { type Standing, useStanding } from './useStanding';
 import { useLayKeys, useLaying } from './useLaying';
 import { useSteadyTap } from './useSteadyTap';
 
+/** What would be advised without the recipe, where that is something else. */
+const aloneWords = ({ advice, spoken }: Standing): string => {
+  const alone = advice.alone && adviceWords(advice.alone, spoken);
+  return alone && alone !== adviceWords(advice, spoken) ? ` Without it: ${alone}.` : '';
+};
+
 const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly stage: PieceStage }) => (
   <div className="order-1 flex flex-wrap items-center gap-x-2 border-b-2 border-ink sm:flex-nowrap">
     <section aria-label="Next" aria-live="polite" className="min-w-0 flex-1 pb-2">
@@ -37,6 +43,7 @@ const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly
         {standing.isReckoning
           ? 'From all that was measured and done.'
           : adviceReason(standing.advice, stage.settings.units, id => reckonedMm(standing, id))}
+        {!standing.isReckoning && aloneWords(standing)}
       </p>
     </section>
     <BenchWhy
@@ -117,11 +124,11 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
           <div className="order-0 flex items-center gap-3">
             <p className="flex-1">{laying.words}</p>
             <Button size="wet" onClick={laying.stepBack}>
-              Step back
+              Back to laying
             </Button>
           </div>
         )}
-        <RecipeStrip stage={stage} bench={bench} faces={standing.faces.length} />
+        <RecipeStrip recipe={stage.piece.recipe} standing={standing} bench={bench} />
         <OpenFaults state={state} onLog={acting.log} />
         <AdviceLine standing={standing} stage={stage} />
         <Gates standing={standing} plan={plan} onLog={acting.log} />

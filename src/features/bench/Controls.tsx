@@ -5,7 +5,8 @@ import type { Settings } from '../../records/settings';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { type BenchKind, type Chosen, COUNTS } from './chosenAct';
-import { arrowAt, CUSHION_WORDS, DIRECTION, PRESSURE_WORDS } from './benchWords';
+import { arrowAt, DIRECTION } from './benchWords';
+import { CUSHION_WORDS, PRESSURE_WORDS } from './rollWords';
 
 const SETS = [10, 20, 30, 50, 100] as const;
 
@@ -94,12 +95,15 @@ export const RollControls = (props: {
       <div className="grid grid-cols-2 gap-2">
         <Cycle
           label={
-            props.usual === settings.cushion ? 'Cushion' : `Cushion; usual now: ${CUSHION_WORDS[props.usual]}`
+            props.usual === act.cushion ? 'Cushion' : `Cushion; usual now: ${CUSHION_WORDS[props.usual]}`
           }
-          value={settings.cushion}
+          value={act.cushion}
           values={CUSHIONS}
           words={CUSHION_WORDS}
-          onValue={cushion => props.onSettings({ cushion })}
+          onValue={cushion => {
+            props.onChoose({ cushion });
+            props.onSettings({ cushion });
+          }}
         />
         <Cycle
           label="Pressure"

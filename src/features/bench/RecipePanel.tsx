@@ -7,16 +7,18 @@ import {
   type RecipeStep,
   SCHOOLS,
 } from '../../core/recipe/recipe';
-import { newId } from '../../session/clock';
+import { newRecipe, recipeOf } from '../../records/recipe';
+import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import type { PieceStage } from '../../session/pieceStage';
-import { useChangeSettings } from '../../session/useChanges';
+import { useAddRecipe, useChangeRecipe } from '../../session/useChanges';
+import { useRecipes } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
-import { CUSHION_WORDS } from './benchWords';
+import { CUSHION_WORDS } from './rollWords';
 import { PanelFrame } from './PanelFrame';
 import { RECIPE_ACT_WORDS, recipeWords } from './recipeWords';
 
@@ -146,18 +148,29 @@ export const RecipePanel = (props: {
 }) => {
   const { stage, faces } = props;
   const { recipe } = stage.piece;
-  const { recipes } = stage.settings;
-  const changeSettings = useChangeSettings();
-  const { tell } = useNotify();
+  const recipes = useRecipes();
+  const change = useChangeRecipe();
+  const add = useAddRecipe();
+  const { tell, failed } = useNotify();
+  const isOwn = recipes.some(r => r.id === recipe?.id);
   const follow = (next: Recipe | null, label: string): void =>
     stage.change(p => ({ ...p, recipe: next }), { label, key: label });
   const keep = (): void => {
     if (!recipe) return;
-    const isOwn = recipes.some(r => r.id === recipe.id);
-    const own = isOwn ? recipe : { ...recipe, id: newId() };
-    changeSettings({ recipes: [...recipes.filter(r => r.id !== own.id), own] });
-    follow(own, 'recipe');
-    tell({ text: `“${own.name}” is kept among your recipes.` });
+    const told = (): void => tell({ text: `“${recipe.name}” is kept among your recipes.` });
+    if (isOwn) {
+      const { name, steps } = recipe;
+      change(recipe.id, r => ({ ...r, name, steps: [...steps] }), { label: `recipe ${name}` });
+      return told();
+    }
+    const own = newRecipe({ ...recipe, id: newId() }, nowIso());
+    add(own).then(() => {
+      follow(recipeOf(own), 'recipe');
+      told();
+    }, failed);
+  };
+  const forget = (): void => {
+    if (recipe) change(recipe.id, r => ({ ...r, deletedAt: nowIso() }), { label: `delete ${recipe.name}` });
   };
   return (
     <PanelFrame
@@ -166,7 +179,7 @@ export const RecipePanel = (props: {
       onCancel={props.onCancel}
     >
       <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
-        {[...recipes, ...SCHOOLS].map(r => (
+        {[...recipes.map(recipeOf), ...SCHOOLS].map(r => (
           <Button
             key={r.id}
             size="wet"
@@ -189,9 +202,14 @@ export const RecipePanel = (props: {
         <details>
           <summary className="min-h-12 cursor-pointer py-2 text-lg">Change its steps</summary>
           <Editor recipe={recipe} stage={stage} onChange={next => follow(next, 'steps of the recipe')} />
-          <Button className="mt-3" onClick={keep}>
-            Keep it among my recipes
-          </Button>
+          <div className="mt-3 flex gap-2">
+            <Button onClick={keep}>Keep it among my recipes</Button>
+            {isOwn && (
+              <Button look="bare" onClick={forget}>
+                Take it off my recipes
+              </Button>
+            )}
+          </div>
         </details>
       )}
       {recipe && (

@@ -1,10 +1,11 @@
 import { useEffect, useState } from 'react';
-import { minutesLeft, recipeProgress } from '../../core/recipe/recipe';
+import { stepBack } from '../../core/recipe/following';
+import { minutesLeft, type Recipe } from '../../core/recipe/recipe';
 import { nowMs } from '../../session/clock';
-import type { PieceStage } from '../../session/pieceStage';
 import type { Bench } from '../../session/useBench';
 import { Button } from '../../ui/Button';
 import { recipeWords } from './recipeWords';
+import type { Standing } from './useStanding';
 
 const LOOKS_MS = 5000;
 
@@ -23,17 +24,17 @@ const Clock = ({ minutes, startedMs }: { readonly minutes: number; readonly star
   );
 };
 
-/** The recipe that is followed: its next step, ticked as done or left out, free to depart from. */
+/** The recipe that is followed: its next step and what is left of it, to be ticked off or left out; free to depart from. */
 export const RecipeStrip = (props: {
-  readonly stage: PieceStage;
+  readonly recipe: Recipe | null;
+  readonly standing: Standing;
   readonly bench: Bench;
-  readonly faces: number;
 }) => {
-  const { stage, bench, faces } = props;
-  const { recipe } = stage.piece;
-  if (!recipe) return null;
-  const { next, done, startedMs } = recipeProgress(recipe, stage.ticks);
-  const last = stage.ticks.at(-1);
+  const { recipe, bench, standing } = props;
+  const { following, spoken } = standing;
+  if (!recipe || !following) return null;
+  const { next, done, startedAt, left } = following;
+  const back = stepBack(following);
   const tick = (how: 'done' | 'skipped' | 'started'): void => {
     if (next) void bench.log({ kind: 'step', step: next.id, how });
   };
@@ -46,10 +47,13 @@ export const RecipeStrip = (props: {
         <span className="block text-[13px] text-chalk">
           {recipe.name}, {done} of {recipe.steps.length}
         </span>
-        {next ? recipeWords(next, faces) : 'All of it is done.'}{' '}
-        {next?.minutes && startedMs !== null && <Clock minutes={next.minutes} startedMs={startedMs} />}
+        {next ? recipeWords(next, spoken.faces) : 'All of it is done.'}
+        {left.length > 1 && `: ${left.length} left`}{' '}
+        {next?.minutes && startedAt !== null && (
+          <Clock minutes={next.minutes} startedMs={Date.parse(startedAt)} />
+        )}
       </p>
-      {next?.minutes && startedMs === null && (
+      {next?.minutes && startedAt === null && (
         <Button size="wet" data-steady onClick={() => tick('started')}>
           Start the clock
         </Button>
@@ -64,8 +68,8 @@ export const RecipeStrip = (props: {
           </Button>
         </>
       )}
-      {last && (
-        <Button size="wet" look="bare" onClick={() => void bench.takeBack(last.id)}>
+      {back && (
+        <Button size="wet" look="bare" onClick={() => void bench.log(back)}>
           Step back
         </Button>
       )}

@@ -39,6 +39,27 @@ describe('the great button', () => {
     expect(actFor('rub', of)).toEqual({ kind: 'rub', face: 2, count: 40 });
   });
 
+  it('does a step of a recipe with the count, water and cushion it asks for, unless chosen otherwise', () => {
+    const reason = 'by-recipe';
+    const thick: Advice = { ...ROLL, cushion: 'thick', reason };
+    expect(actFor('roll', { ...of, advice: thick })).toMatchObject({ cushion: 'thick' });
+    expect(actFor('roll', { ...of, advice: thick, chosen: { cushion: 'bare' } })).toMatchObject({
+      cushion: 'bare',
+    });
+    const rub: Advice = { act: 'rub', face: 1, count: 15, reason };
+    expect(actFor('rub', { ...of, advice: rub })).toMatchObject({ count: 15 });
+    expect(actFor('rub', { ...of, advice: rub, chosen: { count: 60 } })).toMatchObject({ count: 60 });
+    const wet: Advice = { act: 'wet', face: 1, water: 'warm', reason };
+    expect(actFor('wet', { ...of, advice: wet })).toMatchObject({ water: 'warm' });
+    const cut: Advice = { act: 'open', what: 'cut', reason };
+    expect(benchKind(cut, {})).toBe('open');
+    expect(actFor('open', { ...of, advice: cut })).toEqual({ kind: 'open', what: 'cut' });
+    expect(actFor('open', of)).toBeNull();
+    const rinse: Advice = { act: 'step', step: { id: 's9', act: 'rinse' }, reason };
+    expect(actFor('step', { ...of, advice: rinse })).toEqual({ kind: 'step', step: 's9', how: 'done' });
+    expect(actFor('step', of)).toBeNull();
+  });
+
   it('goes to the finish when the work is done, and measures when it is past', () => {
     expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('finish');
     expect(benchKind({ act: 'stretch', reason: 'too-small' }, {})).toBe('measure');

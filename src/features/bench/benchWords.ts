@@ -1,8 +1,9 @@
 import type { Advice, Reason } from '../../core/advice/advice';
-import type { Act, ActKind, Cushion, PinchGrade, Pressure, RollDirection } from '../../core/cycles/entry';
+import type { Act, ActKind, PinchGrade, RollDirection } from '../../core/cycles/entry';
 import { faultOf } from '../../core/advice/faults';
 import { FELT_TESTS } from '../../core/cycles/tests';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
+import { recipeWords } from './recipeWords';
 
 export const WETNESS_WORDS = {
   dry: 'dry tufts',
@@ -24,18 +25,6 @@ export const arrowAt = (screenDeg: number): string => {
   return ['↔', '⤡', '↕', '⤢'][Math.round(turn) % 4] ?? '↔';
 };
 
-export const CUSHION_WORDS: Readonly<Record<Cushion, string>> = {
-  thick: 'thick',
-  bubble: 'bubble wrap',
-  mat: 'mat',
-  bare: 'bare mat',
-};
-export const PRESSURE_WORDS: Readonly<Record<Pressure, string>> = {
-  light: 'light',
-  arms: 'arms’ weight',
-  hard: 'hard',
-};
-
 export const PINCH: Readonly<Record<PinchGrade, string>> = {
   0: 'strands come away',
   1: 'strands lift',
@@ -55,6 +44,8 @@ export interface Spoken {
 const way = (deg: RollDirection, { isSolid }: Spoken): string =>
   isSolid ? ', every way' : ` ${DIRECTION[deg]}`;
 
+const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+
 /** A count that was not counted. */
 const roughly = (give?: number): string => (give ? 'about ' : '');
 
@@ -70,7 +61,7 @@ export const actWords = (act: Act, of: Spoken): string => {
     case 'throw':
       return `Throw ${act.count}`;
     case 'shock':
-      return `Hot and cold, ${act.rounds === 1 ? 'once' : `${act.rounds} times`}`;
+      return `Hot and cold, ${times(act.rounds)}`;
     case 'measure':
       return `Measured ${Object.entries(act.readings)
         .filter(([, v]) => v !== null)
@@ -121,6 +112,14 @@ export const adviceWords = (advice: Advice, of: Spoken): string => {
       return `Roll ${advice.rolls}${way(advice.directionDeg, of)}${face(advice.face, faces)}`;
     case 'throw':
       return `Throw it ${advice.count} times`;
+    case 'shock':
+      return `Hot and cold, ${times(advice.count)}`;
+    case 'look':
+      return 'Open it and look';
+    case 'open':
+      return advice.what === 'cut' ? 'Cut it open' : 'Take the resist out';
+    case 'step':
+      return recipeWords(advice.step, faces);
     case 'stretch':
       return 'Stretch it wet, now';
     case 'stop':
@@ -145,6 +144,7 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'as-near-as-it-gets': 'It is as near as it is likely to get, and firm.',
   'at-its-limit':
     'It hardly moves any more. If it is dense, it is done; hot water, a bare mat and throwing are what is left.',
+  'by-recipe': 'The next step of the recipe.',
   'too-small': 'It is past the target. A wet stretch on a form gives back a few per cent, if done at once.',
 };
 
@@ -170,6 +170,7 @@ export const CAUTION: Readonly<Partial<Record<ActKind, string>>> = {
   rub: 'Soap or wool can irritate skin: gloves, rinse. Stop at pain or numbness.',
   roll: 'Stand at counter height; change posture and stretch after every set. Stop at pain or numbness.',
   throw: 'Wipe up splashes before you step. Wrists: stop at pain or numbness.',
+  open: 'A little at a time, not into the resist. Blades away from the other hand; an adult cuts for children.',
   shock:
     'Water too hot for hands needs gloves or a tool; pour away from people. An adult pours for children.',
 };

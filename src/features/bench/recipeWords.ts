@@ -1,6 +1,6 @@
 import { agoWords } from '../../core/cycles/rest';
-import type { RecipeAct, RecipeStep } from '../../core/recipe/recipe';
-import { CUSHION_WORDS } from './benchWords';
+import { type RecipeAct, type RecipeStep, USUAL_COUNT } from '../../core/recipe/recipe';
+import { CUSHION_WORDS } from './rollWords';
 
 export const RECIPE_ACT_WORDS: Readonly<Record<RecipeAct, string>> = {
   wet: 'wet',
@@ -35,7 +35,7 @@ export const recipeWords = (step: RecipeStep, faces: number): string => {
     case 'pinch':
       return 'Pinch test: does the skin hold?';
     case 'roll':
-      return `A round of ${step.count ?? 30} each way${each}${step.cushion ? `, ${CUSHION_WORDS[step.cushion]}` : ''}`;
+      return `A round of ${step.count ?? USUAL_COUNT.roll} each way${each}${step.cushion ? `, ${CUSHION_WORDS[step.cushion]}` : ''}`;
     case 'look':
       return 'Open it and look';
     case 'measure':
@@ -47,9 +47,9 @@ export const recipeWords = (step: RecipeStep, faces: number): string => {
     case 'edges':
       return 'Rub the cut edges with soap until they heal';
     case 'throw':
-      return `Throw ${step.count ?? 12} times`;
+      return `Throw ${step.count ?? USUAL_COUNT.throw} times`;
     case 'shock':
-      return `Hot and cold in turn, ${step.count ?? 2} times`;
+      return `Hot and cold in turn, ${step.count ?? USUAL_COUNT.shock} times`;
     case 'rinse':
       return `Rinse${water} until it is clear; squeeze, never wring`;
     case 'soak':

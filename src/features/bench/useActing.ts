@@ -31,7 +31,7 @@ export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) =
     if (isHeld) return;
     if (opensPanel(kind)) setPanel(kind);
     else if (act) log(act);
-    else void navigate('../finish', { relative: 'path' });
+    else if (kind === 'finish') void navigate('../finish', { relative: 'path' });
   };
   return { isHeld, chosen, choose, kind, act, log, go, panel, setPanel };
 };

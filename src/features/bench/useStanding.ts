@@ -1,9 +1,11 @@
 import { useMemo } from 'react';
 import type { Reason } from '../../core/advice/advice';
 import { nextAct } from '../../core/advice/nextAct';
+import { recipeAct } from '../../core/advice/recipeAct';
 import { benchState } from '../../core/cycles/benchState';
 import { progressForecast } from '../../core/forecast/progressForecast';
 import { wettedWhileLaid } from '../../core/wool/layProgress';
+import { followed } from '../../core/recipe/following';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceStage } from '../../session/pieceStage';
 import type { Spoken } from './benchWords';
@@ -22,15 +24,27 @@ export const useStanding = (stage: PieceStage, plan: Plan) => {
   const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
   const { modelled, isPending } = useAdvised(stage, plan, state.water ?? 'hot');
   const { setOfRolls } = stage.settings;
-  const advice = nextAct(state, forecast, { faces, setOfRolls, modelled });
+  const { recipe } = stage.piece;
+  const following = useMemo(
+    () =>
+      recipe &&
+      followed(recipe, stage.entries, {
+        faces,
+        hasDirections: !plan.form.solid,
+        wetted: wettedWhileLaid(stage.layings.map(e => e.act)),
+      }),
+    [recipe, stage.entries, stage.layings, faces, plan.form],
+  );
+  const alone = nextAct(state, forecast, { faces, setOfRolls, modelled });
+  const advice = recipeAct(alone, following, { modelled, stands: forecast.stands });
   const spoken: Spoken = {
     faces: faces.length,
     isSolid: Boolean(plan.form.solid),
     units: stage.settings.units,
   };
   /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
-  const isReckoning = isPending && !EARLY.has(advice.reason);
-  return { isReckoning, faces, state, forecast, advice, modelled, spoken };
+  const isReckoning = isPending && !EARLY.has(alone.reason);
+  return { isReckoning, faces, state, forecast, advice, following, modelled, spoken };
 };
 
 export type Standing = ReturnType<typeof useStanding>;

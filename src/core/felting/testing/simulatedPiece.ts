@@ -30,17 +30,20 @@ export interface Oddity {
   readonly lost?: (lambda: number, p: FeltParameters) => number;
 }
 
+/** Nothing at all happens at first, for this share of the lag; then it goes at a steady rate towards the limit. */
+const delayed =
+  (part: number): Oddity['lost'] =>
+  (lambda, { limit, halfWork, lag }) => {
+    const delay = part * lag * halfWork;
+    return limit * (1 - Math.exp((-Math.LN2 * Math.max(0, lambda - delay)) / (halfWork - delay)));
+  };
+
 /** The worlds that the model is tried in, as docs/model-notes.md lists them. */
 export const ODD_WORLDS: Readonly<Record<string, Oddity>> = {
   'as the model has it': {},
   steady: { drift: 0 },
-  'hard delay': {
-    // Nothing at all happens at first, then it goes at a steady rate towards the limit.
-    lost: (lambda, { limit, halfWork, lag }) => {
-      const delay = 0.3 * lag * halfWork;
-      return limit * (1 - Math.exp((-Math.LN2 * Math.max(0, lambda - delay)) / (halfWork - delay)));
-    },
-  },
+  'hard delay': { lost: delayed(0.3) },
+  'hard delay, a third shorter': { lost: delayed(0.2) },
   'another shape of the lag': {
     lost: (lambda, { limit, halfWork, lag }) =>
       limit * (1 - Math.exp(-Math.LN2 * (Math.max(0, lambda) / halfWork) ** (1 + lag))),
@@ -48,6 +51,7 @@ export const ODD_WORLDS: Readonly<Record<string, Oddity>> = {
   'drift of another kind': { drift: 0.6 },
   '8 % blunders': { blunders: 0.08 },
   'start misread by 2.5 %': { startSd: 0.025 },
+  'all of these together': { lost: delayed(0.3), drift: 0.6, blunders: 0.08, startSd: 0.025 },
 };
 
 /** A made-up piece: what is true of it, and how a felter finds it. */

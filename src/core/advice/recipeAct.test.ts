@@ -1,0 +1,125 @@
+import { describe, expect, it } from 'vitest';
+import type { Act } from '../cycles/entry';
+import { addWork, NO_WORK, type Work } from '../felting/feltingModel';
+import type { GaugeStand } from '../forecast/forecast';
+import { finishedMm, laidMm } from '../quantity';
+import { followed } from '../recipe/following';
+import type { Recipe, RecipeStep } from '../recipe/recipe';
+import type { Advice } from './advice';
+import type { Modelled } from './modelAct';
+import { recipeAct } from './recipeAct';
+
+const followingOf = (step: Omit<RecipeStep, 'id'>, ...acts: readonly Act[]) => {
+  const recipe: Recipe = { id: 'r', name: 'Ours', steps: [{ id: 's1', ...step }] };
+  const log = acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
+  return followed(recipe, log, { faces: [1, 2], hasDirections: true, wetted: [] });
+};
+const standAt = (directionDeg: number, nowMm: number, wantedMm: number): GaugeStand => ({
+  gauge: {
+    id: directionDeg === 0 ? 'A' : 'B',
+    name: 'line',
+    directionDeg,
+    laidMm: laidMm(600),
+    wantedMm: finishedMm(wantedMm),
+    from: { x: 0, y: 0 },
+    to: { x: 1, y: 0 },
+  },
+  nowMm,
+  measured: true,
+  progress: 0.5,
+});
+const FAR = [standAt(0, 550, 400), standAt(90, 550, 400)];
+/** A model that has so many rolls left each way, of which so much was done. */
+const modelled = (along: number, across: number, since: Work = NO_WORK): Modelled => ({
+  advised: {
+    move: { kind: 'roll', rolls: { along, across } },
+  } as Modelled['advised'],
+  intensity: 1,
+  since,
+  hasDirections: true,
+  learntFrom: { ownShare: 0, pieces: 0 },
+});
+const WAY_TO_GO: Advice = { act: 'roll', face: 1, directionDeg: 0, rolls: 30, reason: 'way-to-go' };
+const by = (
+  step: Omit<RecipeStep, 'id'>,
+  advice: Advice,
+  known: { modelled?: Modelled | null; stands?: readonly GaugeStand[] } = {},
+): Advice => recipeAct(advice, followingOf(step), { modelled: null, stands: FAR, ...known });
+
+describe('the advice where a recipe is followed', () => {
+  it('is the step of the recipe, with its own count, cushion and water, and keeps what it would have been', () => {
+    expect(
+      by({ act: 'roll', count: 50, cushion: 'thick' }, WAY_TO_GO, { modelled: modelled(80, 80) }),
+    ).toEqual({
+      act: 'roll',
+      face: 1,
+      directionDeg: 0,
+      rolls: 50,
+      cushion: 'thick',
+      reason: 'by-recipe',
+      alone: WAY_TO_GO,
+    });
+    expect(by({ act: 'throw', count: 24 }, WAY_TO_GO)).toMatchObject({ act: 'throw', count: 24 });
+    expect(by({ act: 'shock', count: 3 }, WAY_TO_GO)).toMatchObject({ act: 'shock', count: 3 });
+    expect(by({ act: 'wet', water: 'warm' }, { act: 'wet', face: 1, reason: 'dry-face' })).toMatchObject({
+      water: 'warm',
+      reason: 'by-recipe',
+    });
+    expect(by({ act: 'look' }, WAY_TO_GO)).toMatchObject({ act: 'look' });
+    expect(by({ act: 'cut' }, WAY_TO_GO)).toMatchObject({ act: 'open', what: 'cut' });
+    expect(by({ act: 'edges' }, WAY_TO_GO)).toMatchObject({ act: 'step', step: { act: 'edges' } });
+  });
+
+  it('rolls no further than the model risks; where a way is done, the advice stands', () => {
+    const recipe = { act: 'roll', count: 50 } as const;
+    expect(by(recipe, WAY_TO_GO, { modelled: modelled(20, 80) })).toMatchObject({
+      directionDeg: 0,
+      rolls: 20,
+    });
+    const across: Advice = { ...WAY_TO_GO, directionDeg: 90 };
+    expect(by(recipe, across, { modelled: modelled(0, 80) })).toBe(across);
+    const since = addWork(NO_WORK, 60, 0);
+    expect(by(recipe, across, { modelled: modelled(60, 80, since) })).toBe(across);
+    expect(by(recipe, WAY_TO_GO, { modelled: modelled(60, 80, addWork(NO_WORK, 30, 0)) })).toMatchObject({
+      rolls: 30,
+    });
+  });
+
+  it('without a model rolls no way that is there, and only the one that lags', () => {
+    const least: Advice = { ...WAY_TO_GO, directionDeg: 90, reason: 'least-worked' };
+    expect(by({ act: 'roll' }, least)).toMatchObject({ directionDeg: 0, reason: 'by-recipe' });
+    expect(by({ act: 'roll' }, least, { stands: [standAt(0, 405, 400), standAt(90, 550, 400)] })).toBe(least);
+    const lags: Advice = { ...WAY_TO_GO, directionDeg: 90, reason: 'direction-lags' };
+    expect(by({ act: 'roll' }, lags)).toBe(lags);
+    expect(by({ act: 'roll' }, { ...lags, directionDeg: 0 })).toMatchObject({ reason: 'by-recipe' });
+  });
+
+  it('waits for a dry face, a skin that does not hold, a measuring that is due, a size that is reached', () => {
+    const first: readonly Advice[] = [
+      { act: 'wet', face: 2, reason: 'dry-face' },
+      { act: 'rub', face: 1, count: 40, reason: 'no-skin-yet' },
+      { act: 'pinch', reason: 'skin-to-test' },
+      { act: 'measure', reason: 'measure-due' },
+      { act: 'throw', count: 12, reason: 'size-reached-soft' },
+      { act: 'stretch', reason: 'too-small' },
+      { act: 'stop', reason: 'size-and-firm' },
+    ];
+    for (const advice of first) expect(by({ act: 'roll', count: 50 }, advice)).toBe(advice);
+    // The same act by the recipe is the recipe's.
+    expect(by({ act: 'measure' }, { act: 'measure', reason: 'measure-due' })).toMatchObject({
+      reason: 'by-recipe',
+    });
+    expect(
+      by({ act: 'rub', count: 60 }, { act: 'rub', face: 1, count: 40, reason: 'no-skin-yet' }),
+    ).toMatchObject({
+      count: 60,
+    });
+  });
+
+  it('does not rinse what is still to be felted, and is the advice alone without a step', () => {
+    expect(by({ act: 'rinse' }, WAY_TO_GO)).toBe(WAY_TO_GO);
+    expect(recipeAct(WAY_TO_GO, null, { modelled: null, stands: FAR })).toBe(WAY_TO_GO);
+    const done = followingOf({ act: 'measure' }, { kind: 'measure', readings: { A: 500 } });
+    expect(recipeAct(WAY_TO_GO, done, { modelled: null, stands: FAR })).toBe(WAY_TO_GO);
+  });
+});

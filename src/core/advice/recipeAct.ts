@@ -1,0 +1,83 @@
+import type { RollDirection } from '../cycles/entry';
+import type { GaugeStand } from '../forecast/forecast';
+import { gaugeAxis } from '../forms/gaugeAxis';
+import type { Following, RecipeMove } from '../recipe/following';
+import { SIZE_TOLERANCE } from '../tolerances';
+import type { Advice } from './advice';
+import { FEW_ROLLS, type Modelled, restOfMove, tensOfRolls } from './modelAct';
+
+/** What a recipe may put first: work on the felt. Where anything else is advised, the recipe waits for that. */
+const WORK: ReadonlySet<Advice['act']> = new Set(['rub', 'roll', 'throw']);
+/** Steps that come after the felting. */
+const AFTER: ReadonlySet<string> = new Set(['rinse', 'soak', 'shape', 'dry']);
+
+type Rolling = Extract<Advice, { act: 'roll' }>;
+/** What is known of the piece. */
+interface Known {
+  readonly modelled: Modelled | null;
+  readonly stands: readonly GaugeStand[];
+}
+
+const adviceOf = (move: RecipeMove, following: Following): Advice | null => {
+  const reason = 'by-recipe';
+  switch (move.act) {
+    case 'wet':
+    case 'rub':
+    case 'roll':
+    case 'throw':
+    case 'shock':
+      return { ...move, reason };
+    case 'pinch':
+    case 'look':
+    case 'measure':
+      return { act: move.act, reason };
+    case 'cut':
+    case 'resist-out':
+      return { act: 'open', what: move.act, reason };
+    case 'tick':
+      return following.next && { act: 'step', step: following.next, reason };
+  }
+};
+
+/** Whether a line across or along was read at its size or below. */
+const isThere = (stands: readonly GaugeStand[], directionDeg: RollDirection): boolean =>
+  stands.some(
+    s =>
+      s.measured &&
+      gaugeAxis(s.gauge.directionDeg) === (directionDeg === 90 ? 'across' : 'along') &&
+      s.nowMm <= s.gauge.wantedMm * (1 + SIZE_TOLERANCE),
+  );
+
+/** The recipe's rolls, no further than the model has it this way before the next measuring; null where nothing is left of that. */
+const bounded = (roll: Rolling, advice: Advice, { modelled, stands }: Known): Advice | null => {
+  if (modelled?.advised.move.kind === 'roll') {
+    const rest = restOfMove(modelled.advised.move.rolls, modelled);
+    const most = modelled.hasDirections && roll.directionDeg === 90 ? rest.across : rest.along;
+    return most < FEW_ROLLS ? null : { ...roll, rolls: Math.min(roll.rolls, tensOfRolls(most)) };
+  }
+  const lags = advice.act === 'roll' && advice.reason === 'direction-lags' ? advice.directionDeg : null;
+  if (lags !== null && lags !== roll.directionDeg) return null;
+  return isThere(stands, roll.directionDeg) ? null : roll;
+};
+
+const standsFor = (move: RecipeMove, following: Following, advice: Advice): boolean => {
+  if (move.act === advice.act) return true;
+  // What is to be seen to first: a dry face, a skin that does not hold, a size that may be reached.
+  if (advice.reason === 'no-skin-yet') return move.act === 'wet' || move.act === 'shock';
+  if (advice.reason === 'size-reached-soft') return false;
+  if (move.act === 'tick' && following.next && AFTER.has(following.next.act)) return false;
+  return WORK.has(advice.act);
+};
+
+/**
+ * The next act where a recipe is followed: its step, as far as what is known of the piece does not speak against it. A dry
+ * face, a skin that does not hold, a measuring that is due and a size that is reached come first; and its rolls go no further
+ * than the model risks. What the advice alone would have been is kept beside it.
+ */
+export const recipeAct = (advice: Advice, following: Following | null, known: Known): Advice => {
+  const [move] = following?.left ?? [];
+  if (!following || !move || !standsFor(move, following, advice)) return advice;
+  const own = adviceOf(move, following);
+  const bound = own?.act === 'roll' ? bounded(own, advice, known) : own;
+  return bound ? { ...bound, alone: advice } : advice;
+};

@@ -1,0 +1,195 @@
+import { describe, expect, it } from 'vitest';
+import type { Act, LogEntry } from '../cycles/entry';
+import { followed, stepBack, type WorkedAs } from './following';
+import { type Recipe, type RecipeStep, SCHOOLS } from './recipe';
+
+const AT = '2026-03-01T10:00:00.000Z';
+const logOf = (...acts: readonly Act[]): LogEntry[] =>
+  acts.map((act, i) => ({ id: `e${i + 1}`, seq: i + 1, at: AT, act }));
+const recipeOf = (...steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
+  id: 'r',
+  name: 'Ours',
+  steps: steps.map((s, i) => ({ id: `s${i + 1}`, ...s })),
+});
+const FLAT: WorkedAs = { faces: [1, 2], hasDirections: true, wetted: [] };
+const BALL: WorkedAs = { faces: [1], hasDirections: false, wetted: [] };
+const roll = (face: number, directionDeg: 0 | 45 | 90, rolls: number): Act => ({
+  kind: 'roll',
+  face,
+  directionDeg,
+  rolls,
+  cushion: 'bubble',
+  pressure: 'arms',
+});
+const wet = (face: number): Act => ({ kind: 'wet', face, water: 'hot' });
+const rub = (face: number, count: number): Act => ({ kind: 'rub', face, count });
+const step = (id: string, how: 'done' | 'skipped' | 'started' = 'done'): Act => ({
+  kind: 'step',
+  step: id,
+  how,
+});
+
+describe('a recipe that is followed', () => {
+  const ours = recipeOf(
+    { act: 'wet', water: 'warm' },
+    { act: 'rub', count: 40 },
+    { act: 'roll', count: 50, cushion: 'thick' },
+    { act: 'measure' },
+    { act: 'rinse' },
+  );
+
+  it('begins with its first step, each face in turn', () => {
+    const { next, left, done, last } = followed(ours, [], FLAT);
+    expect(next?.id).toBe('s1');
+    expect(left).toEqual([
+      { act: 'wet', face: 1, water: 'warm' },
+      { act: 'wet', face: 2, water: 'warm' },
+    ]);
+    expect([done, last]).toEqual([0, null]);
+  });
+
+  it('is settled step by step by the work itself, whichever way round it is done', () => {
+    const log = logOf(wet(2), wet(1), rub(1, 30), rub(2, 40), rub(1, 10), roll(2, 90, 50), roll(1, 0, 20));
+    expect(followed(ours, log.slice(0, 1), FLAT).left).toEqual([{ act: 'wet', face: 1, water: 'warm' }]);
+    expect(followed(ours, log.slice(0, 4), FLAT).left).toEqual([{ act: 'rub', face: 1, count: 10 }]);
+    const now = followed(ours, log, FLAT);
+    expect(now.next?.id).toBe('s3');
+    expect(now.done).toBe(2);
+    expect(now.left).toEqual([
+      { act: 'roll', face: 1, directionDeg: 0, rolls: 30, cushion: 'thick' },
+      { act: 'roll', face: 1, directionDeg: 90, rolls: 50, cushion: 'thick' },
+      { act: 'roll', face: 2, directionDeg: 0, rolls: 50, cushion: 'thick' },
+    ]);
+    const rolled = [
+      ...log,
+      ...logOf(...log.map(e => e.act), roll(1, 0, 30), roll(1, 90, 60), roll(2, 0, 50)).slice(7),
+    ];
+    expect(followed(ours, rolled, FLAT).left).toEqual([{ act: 'measure' }]);
+  });
+
+  it('counts only what was done since the step before it, and not what it does not ask for', () => {
+    // Rolled before the step's turn, diagonally within it, and a note between.
+    const log = logOf(wet(1), wet(2), roll(1, 0, 50), rub(1, 40), rub(2, 40), roll(1, 45, 50), {
+      kind: 'note',
+      text: 'cold',
+    });
+    expect(followed(ours, log, FLAT).left).toHaveLength(4);
+  });
+
+  it('goes back with the log: what is undone was not done', () => {
+    const log = logOf(wet(1), wet(2), { kind: 'undo', of: 'e2' });
+    expect(followed(ours, log, FLAT).left).toEqual([{ act: 'wet', face: 2, water: 'warm' }]);
+    expect(
+      followed(ours, logOf(wet(1), wet(2), { kind: 'undo', of: 'e2' }, { kind: 'undo', of: 'e3' }), FLAT).next
+        ?.id,
+    ).toBe('s2');
+  });
+
+  it('takes what was wetted while it was laid as wetted', () => {
+    expect(followed(ours, [], { ...FLAT, wetted: [1, 2] }).next?.id).toBe('s2');
+    expect(followed(ours, [], { ...FLAT, wetted: [2] }).left).toEqual([
+      { act: 'wet', face: 1, water: 'warm' },
+    ]);
+  });
+
+  it('is ticked off or left out by hand at any time; one out of turn does not hide the one before', () => {
+    expect(followed(ours, logOf(step('s1'), step('s2', 'skipped')), FLAT)).toMatchObject({
+      next: { id: 's3' },
+      done: 2,
+    });
+    const early = followed(ours, logOf(wet(1), step('s3')), FLAT);
+    expect(early).toMatchObject({ next: { id: 's1' }, done: 1 });
+    expect(early.left).toEqual([{ act: 'wet', face: 2, water: 'warm' }]);
+    expect(followed(ours, logOf(step('of another recipe')), FLAT)).toMatchObject({ done: 0, last: null });
+    const all = followed(ours, logOf(...ours.steps.map(s => step(s.id))), FLAT);
+    expect(all).toMatchObject({ next: null, left: [], done: 5 });
+  });
+
+  it('only the felter says when it is rinsed', () => {
+    const log = logOf(...['s1', 's2', 's3', 's4'].map(id => step(id)), wet(1), rub(1, 100));
+    expect(followed(ours, log, FLAT)).toMatchObject({ next: { id: 's5' }, left: [{ act: 'tick' }] });
+  });
+
+  it('steps back: a tick is taken back, and what the work settled is begun anew', () => {
+    const ticked = followed(ours, logOf(step('s1', 'skipped')), FLAT);
+    expect(stepBack(ticked)).toEqual({ kind: 'undo', of: 'e1' });
+    const worked = logOf(wet(1), wet(2), rub(1, 40), rub(2, 45));
+    const back = stepBack(followed(ours, worked, FLAT));
+    expect(back).toEqual(step('s2', 'started'));
+    if (!back) throw new Error('nothing to step back to');
+    const again = followed(ours, logOf(...worked.map(e => e.act), back), FLAT);
+    expect(again).toMatchObject({ next: { id: 's2' }, done: 1 });
+    expect(again.left).toEqual([
+      { act: 'rub', face: 1, count: 40 },
+      { act: 'rub', face: 2, count: 40 },
+    ]);
+    expect(stepBack(followed(ours, [], FLAT))).toBeNull();
+  });
+
+  it('by the clock goes on until it is ticked off; the clock keeps when it was started', () => {
+    const clocked = recipeOf({ act: 'rub', minutes: 10 }, { act: 'soak', minutes: 15 });
+    const log = logOf(step('s1', 'started'), rub(1, 40), rub(2, 10));
+    expect(followed(clocked, log, FLAT)).toMatchObject({ next: { id: 's1' }, startedAt: AT });
+    expect(followed(clocked, log, FLAT).left[0]).toEqual({ act: 'rub', face: 2, count: 40 });
+    expect(followed(clocked, logOf(step('s1', 'started'), step('s1')), FLAT)).toMatchObject({
+      next: { id: 's2' },
+      startedAt: null,
+    });
+  });
+
+  it('of a ball counts its rolls every way together', () => {
+    const ball = recipeOf(
+      { act: 'roll', count: 100, cushion: 'bare' },
+      { act: 'shock', count: 2 },
+      { act: 'throw' },
+    );
+    expect(followed(ball, logOf(roll(1, 0, 60)), BALL).left).toEqual([
+      { act: 'roll', face: 1, directionDeg: 0, rolls: 40, cushion: 'bare' },
+    ]);
+    const log = logOf(roll(1, 0, 60), roll(1, 0, 40), { kind: 'shock', rounds: 1 });
+    expect(followed(ball, log, BALL).left).toEqual([{ act: 'shock', count: 1 }]);
+    expect(
+      followed(ball, [...log, ...logOf(...log.map(e => e.act), { kind: 'shock', rounds: 1 }).slice(3)], BALL)
+        .left,
+    ).toEqual([{ act: 'throw', count: 12 }]);
+  });
+
+  it('taking the resist out is cutting it open as well', () => {
+    const open = recipeOf({ act: 'cut' }, { act: 'look' }, { act: 'pinch' }, { act: 'resist-out' });
+    expect(followed(open, logOf({ kind: 'open', what: 'resist-out' }), FLAT).next?.id).toBe('s2');
+    const log = logOf(
+      { kind: 'open', what: 'cut' },
+      { kind: 'look', wetness: 'right', foam: null },
+      { kind: 'pinch', grade: 2 },
+    );
+    expect(followed(open, log, FLAT).left).toEqual([{ act: 'resist-out' }]);
+  });
+
+  it('done to the letter, every school comes to its end', () => {
+    for (const school of SCHOOLS) {
+      const as = school.id === 'ball' ? BALL : FLAT;
+      let log: LogEntry[] = [];
+      const doing = (act: Act): void => {
+        log = [...log, { id: `e${log.length}`, seq: log.length + 1, at: AT, act }];
+      };
+      for (let guard = 0; guard < 200; guard += 1) {
+        const { next, left } = followed(school, log, as);
+        const [move] = left;
+        if (!next || !move) break;
+        if (move.act === 'wet') doing(wet(move.face));
+        else if (move.act === 'rub' && next.count !== undefined) doing(rub(move.face, move.count));
+        else if (move.act === 'roll')
+          doing({ ...roll(move.face, 0, move.rolls), directionDeg: move.directionDeg } as Act);
+        else if (move.act === 'throw') doing({ kind: 'throw', count: move.count });
+        else if (move.act === 'shock') doing({ kind: 'shock', rounds: move.count });
+        else doing(step(next.id));
+      }
+      expect(followed(school, log, as)).toMatchObject({
+        next: null,
+        done: school.steps.length,
+      });
+      // What a school asks for by count is counted: only what cannot be is ticked off.
+      expect(log.filter(e => e.act.kind === 'roll').length).toBeGreaterThan(1);
+    }
+  });
+});
