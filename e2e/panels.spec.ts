@@ -33,6 +33,25 @@ test('a look is one tap, with what helps beside it; the water is renewed as easi
   await expect(log(page).first()).toContainText('Hot water again');
 });
 
+test('an opening asks for what matters now, and a lagging corner is rolled on its diagonal', async ({
+  page,
+}) => {
+  await open(page, 'Look');
+  const looks = page.getByRole('region', { name: 'Look for' });
+  // Rolled far, cut open and turned: nothing fuses any more.
+  await expect(looks).toContainText('Cut edges that open again');
+  await expect(looks).not.toContainText('a fold has felted in');
+  await looks.getByRole('button', { name: 'a corner or a side lags' }).tap();
+  await page.getByRole('img', { name: 'Tap where it is' }).tap({ position: { x: 300, y: 60 } });
+  await tap(page, 'Put it in the log');
+  const next = page.getByRole('region', { name: 'Next' });
+  await expect(next).toContainText('Roll 20 other diagonal, face 1');
+  await page.getByRole('button', { name: 'Done Roll 20 other diagonal, face 1' }).tap();
+  await expect(next).not.toContainText('diagonal');
+  await tap(page, 'Mended');
+  await expect(page.getByRole('list', { name: 'To look at again' })).toHaveCount(0);
+});
+
 test('a test is one tap on what is seen; thickness says how firm the felt is', async ({ page }) => {
   await open(page, 'Tests');
   await expect(page.getByText('Press it between the fingers')).toHaveCount(0);

@@ -13,6 +13,11 @@ const TURNS: Readonly<Record<FormPlan['alongOnTable'], Turn>> = {
 /** The turn that lays a form on the table the way it is looked at. */
 export const turnFor = (alongOnTable: FormPlan['alongOnTable']): Turn => TURNS[alongOnTable];
 
+const BACK = { right: 'right', up: 'down', down: 'up' } as const;
+
+/** The turn back: from the table into the piece's own frame. */
+export const turnBackFor = (alongOnTable: FormPlan['alongOnTable']): Turn => TURNS[BACK[alongOnTable]];
+
 /** Direction on the table, degrees clockwise from right, of an angle from the piece's along axis. */
 export const tableAngle = (alongOnTable: FormPlan['alongOnTable'], directionDeg: number): number => {
   const base = { right: 0, up: -90, down: 90 }[alongOnTable];

@@ -19,6 +19,13 @@ const gauge = (id: string, directionDeg: number, laid: number, wanted: number): 
 });
 const GAUGES = [gauge('A', 0, 600, 400), gauge('B', 90, 450, 300)];
 
+const LAID = [
+  { x: 0, y: -200 },
+  { x: 600, y: -200 },
+  { x: 600, y: 250 },
+  { x: 0, y: 250 },
+];
+
 const logOf = (acts: readonly Act[]) =>
   acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
 const roll = (directionDeg: 0 | 90, rolls: number, face = 1): Act => ({
@@ -39,7 +46,7 @@ const BEGUN: readonly Act[] = [
 ];
 const advise = (...acts: Act[]): Advice => {
   const state = benchState(logOf(acts));
-  return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30 });
+  return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, laid: LAID });
 };
 
 describe('progress', () => {
@@ -165,14 +172,14 @@ describe('the next act follows the order of the work', () => {
   it('proposes the felter’s own set, and a short one near the end', () => {
     const state = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(500, 375)]));
     const forecast = progressForecast(GAUGES, state);
-    expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50 })).toMatchObject({
+    expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50, laid: LAID })).toMatchObject({
       act: 'roll',
       rolls: 50,
     });
     const near = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(413, 310)]));
     const close = progressForecast(GAUGES, near);
-    expect(nextAct(near, close, { faces: [1], setOfRolls: 50 })).toMatchObject({ rolls: 10 });
-    expect(nextAct(near, close, { faces: [1], setOfRolls: 5 })).toMatchObject({ rolls: 5 });
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 50, laid: LAID })).toMatchObject({ rolls: 10 });
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 5, laid: LAID })).toMatchObject({ rolls: 5 });
   });
 
   it('past the target: stretch at once, and no more rolling is proposed', () => {
@@ -180,5 +187,43 @@ describe('the next act follows the order of the work', () => {
       act: 'stretch',
       reason: 'too-small',
     });
+  });
+
+  const seen = (fault: string, x: number, y: number): Act => ({ kind: 'fault', fault, at: { x, y } });
+
+  it('a corner that lags is rolled on its own diagonal, a little, and then looked at', () => {
+    const base = [...BEGUN, roll(0, 50), roll(90, 50)];
+    // The middle of what was laid is at 300, 25.
+    for (const [x, y, directionDeg] of [
+      [590, 240, 45],
+      [10, -190, 45],
+      [590, -190, 135],
+      [10, 240, 135],
+    ] as const) {
+      const next = advise(...base, seen('corner', x, y));
+      expect(next).toMatchObject({ act: 'roll', directionDeg, rolls: 20, reason: 'corner-lags' });
+      const rolled: Act = { ...roll(0, 12), directionDeg } as Act;
+      expect(advise(...base, seen('corner', x, y), rolled)).toMatchObject({ directionDeg, rolls: 8 });
+      expect(advise(...base, seen('corner', x, y), rolled, rolled)).toMatchObject({ reason: 'least-worked' });
+      // Diagonals rolled before it was seen do not count.
+      expect(advise(...base, rolled, rolled, seen('corner', x, y))).toMatchObject({ rolls: 20 });
+    }
+    expect(advise(...base, { kind: 'fault', fault: 'corner', at: null })).toMatchObject({
+      reason: 'least-worked',
+    });
+    const log = [...base, seen('corner', 590, 240)];
+    expect(advise(...log, { kind: 'mended', of: `e${log.length - 1}` })).toMatchObject({
+      reason: 'least-worked',
+    });
+  });
+
+  it('a thin spot is rubbed before it is rolled on; both come after what is more pressing', () => {
+    const base = [...BEGUN, roll(0, 50), roll(90, 50), seen('corner', 590, 240), seen('thin', 10, 10)];
+    const rub = (count: number): Act => ({ kind: 'rub', face: 1, count });
+    const diagonal: Act = { ...roll(0, 20), directionDeg: 45 } as Act;
+    expect(advise(...base, diagonal)).toMatchObject({ act: 'rub', count: 40, reason: 'thin-to-mend' });
+    expect(advise(...base, diagonal, rub(25))).toMatchObject({ act: 'rub', count: 15 });
+    expect(advise(...base, diagonal, rub(25), rub(15))).toMatchObject({ reason: 'least-worked' });
+    expect(advise(...base, roll(0, 50), roll(90, 50))).toMatchObject({ act: 'measure' });
   });
 });

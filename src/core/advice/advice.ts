@@ -19,7 +19,9 @@ export type Reason =
   | 'does-not-fit'
   | 'as-near-as-it-gets'
   | 'at-its-limit'
-  | 'by-recipe';
+  | 'by-recipe'
+  | 'corner-lags'
+  | 'thin-to-mend';
 
 /** One next act. It never commands: any other act is as easy. */
 export type Advice = {

@@ -44,7 +44,15 @@ describe('faults', () => {
 
   it('stand until they are mended, with what was rolled since', () => {
     const seen = stateOf(roll(0, 30), { kind: 'fault', fault: 'thin', at: { x: 3, y: 4 } }, roll(0, 50));
-    expect(seen.faults).toEqual([{ entryId: 'e1', fault: 'thin', at: { x: 3, y: 4 }, rollsThen: 30 }]);
+    expect(seen.faults).toEqual([
+      {
+        entryId: 'e1',
+        fault: 'thin',
+        at: { x: 3, y: 4 },
+        rollsThen: 30,
+        doneThen: { byDirection: { 0: 30 }, rubs: 0 },
+      },
+    ]);
     expect(seen.rolls).toBe(80);
     expect(stateOf({ kind: 'fault', fault: 'thin', at: null }, { kind: 'mended', of: 'e0' }).faults).toEqual(
       [],

@@ -1,4 +1,5 @@
 import type { BenchState } from '../cycles/benchState';
+import type { FormPlan } from '../forms/formKind';
 import { PRACTICE } from './practice';
 
 /** Something that goes wrong at the bench: what is seen, why it likely came about, and what helps. All common practice. */
@@ -138,6 +139,25 @@ export const FAULTS: readonly Fault[] = [
 ];
 
 export const faultOf = (id: string): Fault | null => FAULTS.find(f => f.id === id) ?? null;
+
+/** Whether something has to be taken out of a piece: its mouth is cut, and front and back can stick together. */
+export const isHollow = ({ outlineIs }: FormPlan): boolean => outlineIs === 'resist' || outlineIs === 'ball';
+
+/** Whether a fault can befall a piece of this form, of so many alike. */
+export const befalls = (fault: Fault, form: FormPlan, pieces: number): boolean => {
+  switch (fault.of) {
+    case 'all':
+      return true;
+    case 'solid':
+      return form.solid !== null;
+    case 'flat':
+      return form.solid === null;
+    case 'many':
+      return pieces > 1;
+    case 'resist':
+      return isHollow(form);
+  }
+};
 
 /** What the log says against or for a fault, in words; null where it says nothing. */
 export const causeInLog = (

@@ -3,6 +3,8 @@ import type { RollDirection } from '../cycles/entry';
 import type { Forecast, GaugeStand } from '../forecast/forecast';
 import { SIZE_TOLERANCE } from '../tolerances';
 import type { Advice } from './advice';
+import type { Polygon } from '../outline/polygon';
+import { faultAct } from './faultAct';
 import { modelAct, type Modelled } from './modelAct';
 import { leastFace, PRACTICE, type Worked } from './practice';
 
@@ -63,15 +65,22 @@ const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: W
 
 /**
  * One next act from where the work stands: wet, rub to a skin, test it, roll, measure in time, firm up, stop. The felting model
- * says how far to roll and when it is there; until it has answered, rules of common practice do.
+ * says how far to roll and when it is there; until it has answered, rules of common practice do. A fault that is to be mended
+ * comes before more rolling.
  */
 export const nextAct = (
   state: BenchState,
   forecast: Forecast,
-  worked: Worked & { readonly modelled?: Modelled | null },
+  worked: Worked & {
+    readonly modelled?: Modelled | null;
+    /** The outline as laid, mm, in the piece's own frame. */
+    readonly laid: Polygon;
+  },
 ): Advice => {
   const first = early(state, worked.faces);
   if (first) return first;
-  if (worked.modelled) return modelAct(state, worked.modelled, { stands: forecast.stands, worked });
-  return atSize(state, forecast.stands) ?? rolling(state, forecast, worked);
+  const next = worked.modelled
+    ? modelAct(state, worked.modelled, { stands: forecast.stands, worked })
+    : (atSize(state, forecast.stands) ?? rolling(state, forecast, worked));
+  return faultAct(next, state, { laid: worked.laid, worked });
 };

@@ -101,6 +101,8 @@ describe('the advice where a recipe is followed', () => {
       { act: 'pinch', reason: 'skin-to-test' },
       { act: 'measure', reason: 'measure-due' },
       { act: 'throw', count: 12, reason: 'size-reached-soft' },
+      { act: 'rub', face: 1, count: 40, reason: 'thin-to-mend' },
+      { act: 'roll', face: 1, directionDeg: 45, rolls: 20, reason: 'corner-lags' },
       { act: 'stretch', reason: 'too-small' },
       { act: 'stop', reason: 'size-and-firm' },
     ];

@@ -3,11 +3,13 @@ import type { GaugeStand } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import type { Following, RecipeMove } from '../recipe/following';
 import { SIZE_TOLERANCE } from '../tolerances';
-import type { Advice } from './advice';
+import type { Advice, Reason } from './advice';
 import { FEW_ROLLS, type Modelled, restOfMove, tensOfRolls } from './modelAct';
 
 /** What a recipe may put first: work on the felt. Where anything else is advised, the recipe waits for that. */
 const WORK: ReadonlySet<Advice['act']> = new Set(['rub', 'roll', 'throw']);
+/** Work that mends what is wrong. */
+const MENDING: ReadonlySet<Reason> = new Set(['corner-lags', 'thin-to-mend']);
 /** Steps that come after the felting. */
 const AFTER: ReadonlySet<string> = new Set(['rinse', 'soak', 'shape', 'dry']);
 
@@ -61,6 +63,7 @@ const bounded = (roll: Rolling, advice: Advice, { modelled, stands }: Known): Ad
 };
 
 const standsFor = (move: RecipeMove, following: Following, advice: Advice): boolean => {
+  if (MENDING.has(advice.reason)) return false;
   if (move.act === advice.act) return true;
   // What is to be seen to first: a dry face, a skin that does not hold, a size that may be reached.
   if (advice.reason === 'no-skin-yet') return move.act === 'wet' || move.act === 'shock';

@@ -63,6 +63,8 @@ export interface SeenFault {
   readonly fault: string;
   readonly at: { readonly x: number; readonly y: number } | null;
   readonly rollsThen: number;
+  /** Rolls by direction, and rubs of all faces, by then. */
+  readonly doneThen: { readonly byDirection: Readonly<Record<number, number>>; readonly rubs: number };
 }
 
 interface Fold {
@@ -94,6 +96,17 @@ const roll = (fold: Fold, act: Extract<LogEntry['act'], { kind: 'roll' }>): void
   fold.workSincePinch += act.rolls;
 };
 
+/** Rolls in each direction, all faces together. */
+export const byDirection = (petals: Iterable<Petal>): Readonly<Record<number, number>> => {
+  const found: Record<number, number> = {};
+  for (const p of petals) found[p.directionDeg] = (found[p.directionDeg] ?? 0) + p.rolls;
+  return found;
+};
+
+/** Rubs of all faces. */
+export const rubsOf = (rubs: BenchState['rubs']): number =>
+  Object.values(rubs).reduce((sum, n) => sum + n, 0);
+
 /** What was seen, tested and opened. */
 const applySeen = (fold: Fold, { id, act }: LogEntry): void => {
   if (act.kind === 'water') fold.water = act.water;
@@ -104,7 +117,13 @@ const applySeen = (fold: Fold, { id, act }: LogEntry): void => {
     fold.isCut = true;
     fold.isResistOut ||= act.what === 'resist-out';
   } else if (act.kind === 'fault')
-    fold.faults.set(id, { entryId: id, fault: act.fault, at: act.at, rollsThen: fold.rolls });
+    fold.faults.set(id, {
+      entryId: id,
+      fault: act.fault,
+      at: act.at,
+      rollsThen: fold.rolls,
+      doneThen: { byDirection: byDirection(fold.petals.values()), rubs: rubsOf(fold.rubs) },
+    });
   else if (act.kind === 'mended') fold.faults.delete(act.of);
 };
 
@@ -195,5 +214,5 @@ export const rollsByDirection = (
 ): ReadonlyArray<{ directionDeg: RollDirection; rolls: number }> =>
   ROLL_DIRECTIONS.map(directionDeg => ({
     directionDeg,
-    rolls: state.petals.filter(p => p.directionDeg === directionDeg).reduce((sum, p) => sum + p.rolls, 0),
+    rolls: byDirection(state.petals)[directionDeg] ?? 0,
   }));

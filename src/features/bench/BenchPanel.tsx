@@ -1,4 +1,5 @@
-import { nowShare } from '../../core/cycles/stageOf';
+import { lookFor } from '../../core/advice/lookFor';
+import { meanProgress, nowShare } from '../../core/cycles/stageOf';
 import { standsOfAll } from '../../core/cycles/pair';
 import { arealNow } from '../../core/wool/firmnessNow';
 import type { Plan } from '../../core/plan/makePlan';
@@ -52,7 +53,14 @@ export const BenchPanel = (props: {
     case 'pinch':
       return <PinchPanel onGrade={grade => acting.log({ kind: 'pinch', grade })} onCancel={close} />;
     case 'look':
-      return <LookPanel onLog={acting.log} onWrong={() => acting.setPanel('wrong')} onCancel={close} />;
+      return (
+        <LookPanel
+          looks={lookFor(standing.state, plan.form, meanProgress(standing.forecast))}
+          onLog={acting.log}
+          onWrong={acting.lookUp}
+          onCancel={close}
+        />
+      );
     case 'tests':
       return (
         <TestsPanel
@@ -71,6 +79,7 @@ export const BenchPanel = (props: {
         <WrongPanel
           form={plan.form}
           pieces={stage.piece.plan.pieces}
+          seen={acting.seen}
           state={standing.state}
           faces={standing.faces}
           onLog={acting.log}

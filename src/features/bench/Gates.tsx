@@ -1,3 +1,4 @@
+import { isHollow } from '../../core/advice/faults';
 import { type Gate, gatesAt } from '../../core/advice/gates';
 import type { Act } from '../../core/cycles/entry';
 import type { Plan } from '../../core/plan/makePlan';
@@ -22,7 +23,7 @@ export const Gates = (props: {
 }) => {
   const { standing, plan, onLog } = props;
   const { state } = standing;
-  const hasResist = plan.form.outlineIs === 'resist' || plan.form.outlineIs === 'ball';
+  const hasResist = isHollow(plan.form);
   const gates = gatesAt(state, standing.forecast, { hasResist });
   const mayOpen = gates.includes('may-open') || gates.includes('open-soon');
   const mayTakeOut = hasResist && state.isCut && !state.isResistOut;

@@ -1,3 +1,5 @@
+import { faultOf } from '../../core/advice/faults';
+import type { LookFor, Sight } from '../../core/advice/lookFor';
 import { type Act, FOAMS, type Water, WATERS, WETNESSES } from '../../core/cycles/entry';
 import { Button } from '../../ui/Button';
 import { FOAM_WORDS, WETNESS_WORDS } from './benchWords';
@@ -16,26 +18,54 @@ const FOAM_HELP = {
 } as const;
 const WATER_NAMES: Readonly<Record<Water, string>> = { hot: 'Hot again', warm: 'Warm again', cold: 'Cold' };
 
-const CHECKS =
-  'Open it and look: folds that would felt in, front stuck to back, wool stuck to net or towel, bubbles that pop.';
+const SIGHTS: Readonly<Record<Sight, string>> = {
+  tufts: 'Tufts that stand up are dry: wet and press them.',
+  bubbles: 'Air under the net: press it out from the middle.',
+  net: 'Wool that has grown into net or towel: peel it off slowly, flat along it.',
+  popping: 'Bubbles that pop: it is pressed too hard.',
+  cooling: 'Water that has gone cold: warm it, or heat it in its bundle.',
+  inside: 'The inside, turned out: it wants its share of the work.',
+  edges: 'Cut edges that open again: rub them with soap.',
+};
 
-/** One look at an opening: how wet, how soapy, and whether the water was renewed. One tap each. */
-export const LookPanel = (props: {
+/** One look at an opening: what matters now, how wet, how soapy, and whether the water was renewed. One tap each. */
+export const LookPanel = ({
+  looks,
+  ...props
+}: {
   readonly onLog: (act: Act) => void;
-  readonly onWrong: () => void;
+  readonly looks: LookFor;
+  /** Looks up a fault, or any. */
+  readonly onWrong: (fault: string | null) => void;
   readonly onCancel: () => void;
 }) => (
   <PanelFrame title="How does it look?" label="Look" onCancel={props.onCancel}>
-    <p className="text-lg">{CHECKS}</p>
+    <section aria-label="Look for" className="flex flex-col gap-2">
+      <p className="text-[15px] text-chalk">What shows now; a tap says what helps</p>
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">
+        {looks.faults
+          .flatMap(id => faultOf(id) ?? [])
+          .map(fault => (
+            <Button key={fault.id} size="wet" onClick={() => props.onWrong(fault.id)}>
+              <span className="first-letter:uppercase">{fault.seen}</span>
+            </Button>
+          ))}
+      </div>
+      <ul className="list-disc pl-6 text-lg leading-snug">
+        {looks.sights.map(sight => (
+          <li key={sight}>{SIGHTS[sight]}</li>
+        ))}
+      </ul>
+    </section>
     <div className="grid grid-cols-1 gap-2 sm:grid-cols-3">
       {WETNESSES.map(wetness => (
         <Button
           key={wetness}
           size="wet"
-          className="min-h-28 !flex-col !gap-1 first-letter:uppercase"
+          className="min-h-28 !flex-col !gap-1"
           onClick={() => props.onLog({ kind: 'look', wetness, foam: null })}
         >
-          {WETNESS_WORDS[wetness]}
+          <span className="first-letter:uppercase">{WETNESS_WORDS[wetness]}</span>
           <span className="text-base font-normal text-chalk">{WETNESS_HELP[wetness]}</span>
         </Button>
       ))}
@@ -46,7 +76,7 @@ export const LookPanel = (props: {
           className="min-h-28 !flex-col !gap-1"
           onClick={() => props.onLog({ kind: 'look', wetness: null, foam })}
         >
-          {FOAM_WORDS[foam]}
+          <span className="first-letter:uppercase">{FOAM_WORDS[foam]}</span>
           <span className="text-base font-normal text-chalk">{FOAM_HELP[foam]}</span>
         </Button>
       ))}
@@ -59,8 +89,8 @@ export const LookPanel = (props: {
         </Button>
       ))}
     </div>
-    <Button size="wet" onClick={props.onWrong}>
-      Something is wrong
+    <Button size="wet" onClick={() => props.onWrong(null)}>
+      Something else is wrong
     </Button>
   </PanelFrame>
 );

@@ -1,20 +1,14 @@
 import { type PointerEvent, useState } from 'react';
-import { causeInLog, type Fault, FAULTS } from '../../core/advice/faults';
+import { befalls, causeInLog, type Fault, faultOf, FAULTS } from '../../core/advice/faults';
 import type { BenchState } from '../../core/cycles/benchState';
 import type { Act } from '../../core/cycles/entry';
 import type { FormPlan } from '../../core/forms/formKind';
 import type { Point } from '../../core/outline/polygon';
+import { turnBackFor, turnFor } from '../../drawing/orient';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene } from '../../drawing/scene';
 import { Button } from '../../ui/Button';
 import { PanelFrame } from './PanelFrame';
-
-const befalls = (fault: Fault, form: FormPlan, pieces: number): boolean => {
-  if (fault.of === 'solid') return Boolean(form.solid);
-  if (fault.of === 'flat') return !form.solid;
-  if (fault.of === 'many') return pieces > 1;
-  return fault.of === 'all' || form.outlineIs === 'resist' || form.outlineIs === 'ball';
-};
 
 /** The piece, to tap where it is wrong. */
 const Place = (props: {
@@ -24,12 +18,15 @@ const Place = (props: {
 }) => {
   const scene = pieceScene(props.form, { foldOverMm: 0 });
   const { minX, minY, maxX, maxY } = scene.box;
+  const shown = props.at && turnFor(props.form.alongOnTable)(props.at);
   const margin = 0.05 * Math.max(maxX - minX, maxY - minY);
   const place = (e: PointerEvent<SVGSVGElement>): void => {
     const turn = e.currentTarget.getScreenCTM()?.inverse();
     if (!turn) return;
-    const { x, y } = new DOMPoint(e.clientX, e.clientY).matrixTransform(turn);
-    props.onPlace({ x: Math.round(x), y: Math.round(y) });
+    const there = turnBackFor(props.form.alongOnTable)(
+      new DOMPoint(e.clientX, e.clientY).matrixTransform(turn),
+    );
+    props.onPlace({ x: Math.round(there.x), y: Math.round(there.y) });
   };
   return (
     <svg
@@ -44,10 +41,10 @@ const Place = (props: {
         .map((s, i) => (
           <path key={i} d={svgPathData(s.points, s.closed, 1)} className={`line line-${s.role}`} />
         ))}
-      {props.at && (
+      {shown && (
         <circle
-          cx={props.at.x}
-          cy={props.at.y}
+          cx={shown.x}
+          cy={shown.y}
           r={1.5 * margin}
           className="fill-none stroke-wanted"
           strokeWidth={margin / 3}
@@ -61,13 +58,15 @@ const Place = (props: {
 export const WrongPanel = (props: {
   readonly form: FormPlan;
   readonly pieces: number;
+  /** A fault that was seen already. */
+  readonly seen: string | null;
   readonly state: BenchState;
   readonly faces: readonly number[];
   readonly onLog: (act: Act) => void;
   readonly onCancel: () => void;
 }) => {
   const { form, state, faces } = props;
-  const [fault, setFault] = useState<Fault | null>(null);
+  const [fault, setFault] = useState<Fault | null>(props.seen === null ? null : faultOf(props.seen));
   const [at, setAt] = useState<Point | null>(null);
   if (fault) {
     const likely = causeInLog(fault.id, state, faces);

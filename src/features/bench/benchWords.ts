@@ -144,6 +144,10 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'as-near-as-it-gets': 'It is as near as it is likely to get, and firm.',
   'at-its-limit':
     'It hardly moves any more. If it is dense, it is done; hot water, a bare mat and throwing are what is left.',
+  'corner-lags':
+    'A corner lags: it is rolled on its own diagonal, a little, and looked at again. When it has come along, it is mended.',
+  'thin-to-mend':
+    'A thin spot was seen. Once a wisp lies on it, wet, rub it through net before it is rolled on; rolling makes it worse.',
   'by-recipe': 'The next step of the recipe.',
   'too-small': 'It is past the target. A wet stretch on a form gives back a few per cent, if done at once.',
 };

@@ -14,6 +14,8 @@ export type BenchPanelName = 'measure' | 'pinch' | 'look' | 'tests' | 'wrong' | 
 export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) => {
   const [chosen, setChosen] = useState<Chosen>({});
   const [panel, setPanel] = useState<BenchPanelName | null>(null);
+  /** The fault that is looked up in the panel of what is wrong; null is any. */
+  const [seen, setSeen] = useState<string | null>(null);
   const navigate = useNavigate();
   const kind = benchKind(standing.advice, chosen);
   const act: Act | null = isTap(kind)
@@ -33,7 +35,12 @@ export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) =
     else if (act) log(act);
     else if (kind === 'finish') void navigate('../finish', { relative: 'path' });
   };
-  return { isHeld, chosen, choose, kind, act, log, go, panel, setPanel };
+  const lookUp = (fault: string | null): void => {
+    setSeen(fault);
+    setPanel('wrong');
+  };
+  const open = (name: BenchPanelName | null): void => (name === 'wrong' ? lookUp(null) : setPanel(name));
+  return { isHeld, chosen, choose, kind, act, log, go, panel, setPanel: open, seen, lookUp };
 };
 
 export type Acting = ReturnType<typeof useActing>;

@@ -1,0 +1,80 @@
+import { describe, expect, it } from 'vitest';
+import { benchState } from '../cycles/benchState';
+import type { Act } from '../cycles/entry';
+import type { FormPlan } from '../forms/formKind';
+import { ball } from '../forms/kinds/ball';
+import { bottleSleeve } from '../forms/kinds/bottleSleeve';
+import { rectangle } from '../forms/kinds/rectangle';
+import { FORM_KINDS } from '../forms/registry';
+import { makePlan } from '../plan/makePlan';
+import { newPlan } from '../plan/newPlan';
+import { befalls, faultOf } from './faults';
+import { lookFor } from './lookFor';
+
+const formOf = (kind: Parameters<typeof newPlan>[0]): FormPlan => {
+  const plan = makePlan(newPlan(kind));
+  if (!plan.ok) throw new Error(kind.kind);
+  return plan.value.form;
+};
+const SLEEVE = formOf(bottleSleeve);
+const MAT = formOf(rectangle);
+const BALL = formOf(ball);
+const after = (...acts: readonly Act[]) =>
+  benchState(acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '', act })));
+const rolled = (rolls: number): Act => ({
+  kind: 'roll',
+  face: 1,
+  directionDeg: 0,
+  rolls,
+  cushion: 'bubble',
+  pressure: 'arms',
+});
+
+describe('what to look for at an opening', () => {
+  it('is the wetting before it is rolled, and folds and stuck faces while they can still be freed', () => {
+    expect(lookFor(after(), SLEEVE, null)).toMatchObject({ sights: ['tufts', 'bubbles'] });
+    expect(lookFor(after(), SLEEVE, null).faults).not.toContain('fold');
+    expect(lookFor(after(rolled(50)), SLEEVE, null).faults).toEqual(['fold', 'stuck', 'thin', 'foam']);
+    expect(lookFor(after(rolled(50)), MAT, null).faults).not.toContain('stuck');
+  });
+
+  it('is what lags once it shrinks, and no longer what has fused', () => {
+    const late = lookFor(after(rolled(400)), SLEEVE, 0.6);
+    expect(late.faults).toEqual(expect.arrayContaining(['long', 'corner', 'ridge', 'stalled']));
+    expect(late.faults).not.toContain('fold');
+    expect(late.sights).not.toContain('popping');
+  });
+
+  it('is the cut edge and the inside once it is open, and no resist any more', () => {
+    const open = after(rolled(400), { kind: 'open', what: 'resist-out' });
+    const { faults, sights } = lookFor(open, SLEEVE, 0.6);
+    expect(sights).toEqual(expect.arrayContaining(['edges', 'inside']));
+    expect(faults).not.toContain('ridge');
+    expect(faults).not.toContain('stuck');
+  });
+
+  it('of a ball is cracks early, and soft insides late', () => {
+    expect(lookFor(after(rolled(50)), BALL, null).faults).toContain('crack');
+    expect(lookFor(after(rolled(500)), BALL, 0.8).faults).toContain('soft');
+  });
+
+  it('never names a fault that cannot befall the form, nor more than an opening has room for', () => {
+    for (const kind of FORM_KINDS) {
+      const form = formOf(kind);
+      for (const state of [
+        after(),
+        after(rolled(50)),
+        after(rolled(500)),
+        after(rolled(500), { kind: 'open', what: 'cut' }),
+      ])
+        for (const progress of [null, 0.1, 0.5, 1]) {
+          const { faults } = lookFor(state, form, progress);
+          expect(faults.length).toBeLessThanOrEqual(7);
+          for (const id of faults) {
+            const fault = faultOf(id);
+            expect(fault && befalls(fault, form, 1), `${kind.kind}: ${id}`).toBe(true);
+          }
+        }
+    }
+  });
+});
