@@ -90,7 +90,7 @@ test('four keys drive it, as a pedal or page-turner does', async ({ page }) => {
   await expect(page.getByText('480 rolls')).toBeVisible();
   await expect(next).toBeVisible();
   await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Space');
   await expect(page.getByText('510 rolls')).toBeVisible();
   const logged = page.getByRole('listitem').filter({ hasText: 'Roll 30 other diagonal, face 2' });

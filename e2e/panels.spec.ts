@@ -298,3 +298,81 @@ test('a ball is rolled every way: there is no direction to choose, and one line 
   await expect(log(page).first()).toContainText('Roll 30, every way');
   await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('diameter');
 });
+
+test('four keys drive all of it: every act and every panel, from the first wetting to the finish', async ({
+  page,
+}) => {
+  test.slow();
+  await begin(page, 'Flat rectangle');
+  await stage(page, 'Bench').click();
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  const next = page.getByRole('region', { name: 'Next' });
+  const laying = page.getByRole('region', { name: 'Laying' });
+  const great = page
+    .locator('button')
+    .filter({ hasText: /^(Done|Measure|Pinch|Open it|Test it|Something|Count|Recipe|Curve)/ });
+  /** Presses one of the four, and takes as long as a foot takes. */
+  const press = async (
+    ...keys: ReadonlyArray<'Space' | 'PageUp' | 'ArrowDown' | 'ArrowRight'>
+  ): Promise<void> => {
+    for (const key of keys) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(200);
+    }
+  };
+  /** Goes on from act to act until the great button says so. */
+  const another = async (act: string): Promise<void> => {
+    for (let i = 0; i < 13 && !(await great.first().innerText()).includes(act); i += 1)
+      await press('ArrowDown');
+    await expect(great.first()).toContainText(act);
+  };
+  /** Goes through a panel until a button of it is lit, and takes it. */
+  const take = async (name: RegExp): Promise<void> => {
+    const wanted = page.getByRole('group').getByRole('button', { name }).first();
+    for (let i = 0; i < 40 && !(await wanted.evaluate(e => e === document.activeElement)); i += 1)
+      await press('ArrowDown');
+    await press('Space');
+  };
+  while ((await laying.count()) > 0) await press('Space');
+  // Wetted while it was laid: it is rubbed, by another count, and tested.
+  await expect(next).toContainText('Rub 40');
+  await press('ArrowRight', 'Space');
+  await expect(log(page).first()).toContainText('Rub 60');
+  await another('Wet');
+  await press('ArrowRight', 'Space');
+  await expect(log(page).first()).toContainText('Wet with warm water');
+  await another('Pinch test');
+  await press('Space');
+  await take(/the skin lifts as one/);
+  await expect(log(page).first()).toContainText('Pinch: the skin lifts as one');
+  await expect(next).toContainText('Roll 30');
+  await press('Space');
+  await expect(page.getByText('30 rolls', { exact: true })).toBeVisible();
+  await another('Throw');
+  await press('Space');
+  await expect(log(page).first()).toContainText('Throw 12');
+  await another('Open it and look');
+  await press('Space');
+  await take(/pools of water/i);
+  await expect(log(page).first()).toContainText('Looked: pools of water');
+  await another('Something is wrong');
+  await press('Space');
+  await take(/a thin spot or a hole/i);
+  await take(/Put it in the log/);
+  await expect(next).toContainText('Rub 40');
+  await another('Test it');
+  await press('Space');
+  await take(/Bend: supple/);
+  await expect(log(page).first()).toContainText('Bend: supple');
+  await another('Curve');
+  await press('Space');
+  await expect(page.getByRole('group', { name: 'Curve' })).toBeVisible();
+  await press('PageUp');
+  await expect(next).toBeVisible();
+  await another('Measure');
+  await press('Space', 'Space', 'Space');
+  await expect(log(page).first()).toContainText('Measured A');
+  // The last is taken back by the same foot.
+  await press('PageUp');
+  await expect(log(page).first()).toContainText('Bend: supple');
+});

@@ -25,6 +25,7 @@ const LAID = [
   { x: 600, y: 250 },
   { x: 0, y: 250 },
 ];
+const FLAT = { laid: { points: LAID, open: [] }, solid: null, outlineIs: 'layout' } as const;
 
 const logOf = (acts: readonly Act[]) =>
   acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
@@ -46,7 +47,7 @@ const BEGUN: readonly Act[] = [
 ];
 const advise = (...acts: Act[]): Advice => {
   const state = benchState(logOf(acts));
-  return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, laid: LAID });
+  return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, form: FLAT });
 };
 
 describe('progress', () => {
@@ -172,14 +173,14 @@ describe('the next act follows the order of the work', () => {
   it('proposes the felter’s own set, and a short one near the end', () => {
     const state = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(500, 375)]));
     const forecast = progressForecast(GAUGES, state);
-    expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50, laid: LAID })).toMatchObject({
+    expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50, form: FLAT })).toMatchObject({
       act: 'roll',
       rolls: 50,
     });
     const near = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(413, 310)]));
     const close = progressForecast(GAUGES, near);
-    expect(nextAct(near, close, { faces: [1], setOfRolls: 50, laid: LAID })).toMatchObject({ rolls: 10 });
-    expect(nextAct(near, close, { faces: [1], setOfRolls: 5, laid: LAID })).toMatchObject({ rolls: 5 });
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 50, form: FLAT })).toMatchObject({ rolls: 10 });
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 5, form: FLAT })).toMatchObject({ rolls: 5 });
   });
 
   it('past the target: stretch at once, and no more rolling is proposed', () => {
@@ -225,5 +226,25 @@ describe('the next act follows the order of the work', () => {
     expect(advise(...base, diagonal, rub(25))).toMatchObject({ act: 'rub', count: 15 });
     expect(advise(...base, diagonal, rub(25), rub(15))).toMatchObject({ reason: 'least-worked' });
     expect(advise(...base, roll(0, 50), roll(90, 50))).toMatchObject({ act: 'measure' });
+  });
+
+  it('says firm by the test that belongs to the form: a ball is squeezed, cloth is looked at from its back', () => {
+    const there = [...BEGUN, roll(0, 100), measure(405, 303)];
+    const ask = (form: Parameters<typeof nextAct>[2]['form'], ...acts: Act[]): Advice => {
+      const state = benchState(logOf([...there, ...acts]));
+      return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, form });
+    };
+    const test = (name: 'squeeze' | 'cloth', grade: number): Act => ({ kind: 'test', test: name, grade });
+    const nuno = { ...FLAT, outlineIs: 'cloth' } as const;
+    const firm: Act = { kind: 'pinch', grade: 3 };
+    expect(ask(nuno, firm)).toEqual({ act: 'test', test: 'cloth', reason: 'nearly-there' });
+    expect(ask(nuno, test('cloth', 1))).toMatchObject({ act: 'throw', reason: 'size-reached-soft' });
+    expect(ask(nuno, test('cloth', 2))).toMatchObject({ act: 'stop' });
+    const ball = { ...FLAT, solid: { areaMm2: 1 } } as unknown as typeof FLAT;
+    expect(ask(ball)).toMatchObject({ act: 'test', test: 'squeeze' });
+    expect(ask(ball, test('squeeze', 2))).toEqual({ act: 'shock', count: 1, reason: 'soft-inside' });
+    // Worked again, it is tested again.
+    expect(ask(ball, test('squeeze', 2), { kind: 'shock', rounds: 1 })).toMatchObject({ act: 'test' });
+    expect(ask(ball, test('squeeze', 3))).toMatchObject({ act: 'stop' });
   });
 });

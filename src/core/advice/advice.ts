@@ -1,4 +1,4 @@
-import type { Cushion, RollDirection } from '../cycles/entry';
+import type { Cushion, RollDirection, TestName } from '../cycles/entry';
 import type { GaugeStand } from '../forecast/forecast';
 import type { RecipeStep } from '../recipe/recipe';
 
@@ -12,6 +12,7 @@ export type Reason =
   | 'direction-lags'
   | 'nearly-there'
   | 'size-reached-soft'
+  | 'soft-inside'
   | 'size-and-firm'
   | 'too-small'
   | 'way-to-go'
@@ -33,6 +34,8 @@ export type Advice = {
   | { readonly act: 'wet'; readonly face: number; readonly water?: 'warm' | 'hot' }
   | { readonly act: 'rub'; readonly face: number; readonly count: number }
   | { readonly act: 'pinch' }
+  /** Another test, by what it is done with. */
+  | { readonly act: 'test'; readonly test: TestName }
   | { readonly act: 'measure' }
   | {
       readonly act: 'roll';

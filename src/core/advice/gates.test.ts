@@ -19,7 +19,7 @@ const GAUGES: readonly Gauge[] = [
 ];
 const gates = (hasResist: boolean, ...acts: Act[]) => {
   const state = benchState(acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '', act })));
-  return gatesAt(state, progressForecast(GAUGES, state), { hasResist });
+  return gatesAt(state, progressForecast(GAUGES, state), { hasResist, test: 'pinch' });
 };
 const pinch = (grade: 1 | 2 | 3): Act => ({ kind: 'pinch', grade });
 const measured = (mm: number): Act => ({ kind: 'measure', readings: { A: mm } });

@@ -4,7 +4,8 @@ import type { Work } from '../felting/feltingModel';
 import type { Rolls } from '../felting/wayAhead';
 import type { GaugeStand } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
-import { leastFace, PRACTICE, type Worked } from './practice';
+import { firmAct, type FirmTest } from './firmness';
+import { leastFace, type Worked } from './practice';
 import type { Advice } from './advice';
 
 /** What the felting model says of a piece, and how it was asked. */
@@ -41,20 +42,16 @@ export const restOfMove = (
 /** Rolls in tens, ten at least. */
 export const tensOfRolls = (rolls: number): number => Math.max(10, Math.round(rolls / 10) * 10);
 
-const firmOrStop = (state: BenchState, kind: 'there' | 'best' | 'limit'): Advice => {
-  if (state.pinch === null || state.workSincePinch > 0) return { act: 'pinch', reason: 'nearly-there' };
-  if (state.pinch < 3) return { act: 'throw', count: PRACTICE.throws, reason: 'size-reached-soft' };
-  return {
-    act: 'stop',
-    reason: kind === 'there' ? 'size-and-firm' : kind === 'best' ? 'as-near-as-it-gets' : 'at-its-limit',
-  };
-};
+const stopAt = (kind: 'there' | 'best' | 'limit'): Advice => ({
+  act: 'stop',
+  reason: kind === 'there' ? 'size-and-firm' : kind === 'best' ? 'as-near-as-it-gets' : 'at-its-limit',
+});
 
 /** The next act as the felting model has it, once the skin holds. */
 export const modelAct = (
   state: BenchState,
   modelled: Modelled,
-  of: { readonly stands: readonly GaugeStand[]; readonly worked: Worked },
+  of: { readonly stands: readonly GaugeStand[]; readonly worked: Worked; readonly test: FirmTest },
 ): Advice => {
   const { advised, since, intensity } = modelled;
   const { move } = advised;
@@ -71,11 +68,12 @@ export const modelAct = (
       ? { act: 'measure', reason: 'nearly-there' }
       : { act: 'stretch', reason: 'too-small', about };
   if (move.kind === 'measure') return { act: 'measure', reason: worked ? 'measure-due' : 'look-again' };
-  if (move.kind !== 'roll')
-    // Firm by now, but throwing shrinks too: its size is looked at before it is left.
-    return worked && state.workSincePinch === 0 && state.pinch === 3
-      ? { act: 'measure', reason: 'nearly-there' }
-      : firmOrStop(state, move.kind);
+  if (move.kind !== 'roll') {
+    const firm = firmAct(state, of.test);
+    if (firm) return firm;
+    // Firm by now, but what firms it shrinks it too: its size is looked at before it is left.
+    return worked ? { act: 'measure', reason: 'nearly-there' } : stopAt(move.kind);
+  }
   const rest = restOfMove(move.rolls, modelled);
   if (Math.max(rest.along, rest.across) < FEW_ROLLS || intensity <= 0)
     return { act: 'measure', reason: 'measure-due' };

@@ -3,8 +3,9 @@ import type { RollDirection } from '../cycles/entry';
 import type { Forecast, GaugeStand } from '../forecast/forecast';
 import { SIZE_TOLERANCE } from '../tolerances';
 import type { Advice } from './advice';
-import type { Polygon } from '../outline/polygon';
+import type { FormPlan } from '../forms/formKind';
 import { faultAct } from './faultAct';
+import { firmAct, type FirmTest, firmTestOf } from './firmness';
 import { modelAct, type Modelled } from './modelAct';
 import { leastFace, PRACTICE, type Worked } from './practice';
 
@@ -31,7 +32,7 @@ const early = (state: BenchState, faces: readonly number[]): Advice | null => {
 };
 
 /** What is said once nothing is left too large; null while there is. */
-const atSize = (state: BenchState, stands: readonly GaugeStand[]): Advice | null => {
+const atSize = (state: BenchState, stands: readonly GaugeStand[], test: FirmTest): Advice | null => {
   if (!stands.every(s => s.measured) || stands.some(tooLarge)) return null;
   const worked = state.rollsSinceMeasure + state.throwsSinceMeasure;
   if (state.rollsSinceMeasure > 0 || state.throwsSinceMeasure > PRACTICE.throws)
@@ -41,9 +42,10 @@ const atSize = (state: BenchState, stands: readonly GaugeStand[]): Advice | null
     return worked > 0
       ? { act: 'measure', reason: 'nearly-there' }
       : { act: 'stretch', reason: 'too-small', about: small };
-  if (state.pinch === null || state.workSincePinch > 0) return { act: 'pinch', reason: 'nearly-there' };
-  if (state.pinch < 3) return { act: 'throw', count: PRACTICE.throws, reason: 'size-reached-soft' };
-  return worked > 0 ? { act: 'measure', reason: 'nearly-there' } : { act: 'stop', reason: 'size-and-firm' };
+  return (
+    firmAct(state, test) ??
+    (worked > 0 ? { act: 'measure', reason: 'nearly-there' } : { act: 'stop', reason: 'size-and-firm' })
+  );
 };
 
 const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: Worked): Advice => {
@@ -73,14 +75,14 @@ export const nextAct = (
   forecast: Forecast,
   worked: Worked & {
     readonly modelled?: Modelled | null;
-    /** The outline as laid, mm, in the piece's own frame. */
-    readonly laid: Polygon;
+    readonly form: Pick<FormPlan, 'laid' | 'solid' | 'outlineIs'>;
   },
 ): Advice => {
   const first = early(state, worked.faces);
   if (first) return first;
+  const test = firmTestOf(worked.form);
   const next = worked.modelled
-    ? modelAct(state, worked.modelled, { stands: forecast.stands, worked })
-    : (atSize(state, forecast.stands) ?? rolling(state, forecast, worked));
-  return faultAct(next, state, { laid: worked.laid, worked });
+    ? modelAct(state, worked.modelled, { stands: forecast.stands, worked, test })
+    : (atSize(state, forecast.stands, test) ?? rolling(state, forecast, worked));
+  return faultAct(next, state, { laid: worked.form.laid.points, worked });
 };

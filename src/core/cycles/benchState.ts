@@ -5,6 +5,7 @@ import {
   ROLL_DIRECTIONS,
   type RollDirection,
   type TestName,
+  TESTS,
   type Water,
 } from './entry';
 import { rollIntensity } from './intensity';
@@ -36,7 +37,7 @@ export interface BenchState {
   readonly throws: number;
   readonly shocks: number;
   readonly pinch: PinchGrade | null;
-  /** Rubs, rolls and throws since the last pinch test. */
+  /** Rubs, rolls, throws and rounds of hot and cold since the last pinch test. */
   readonly workSincePinch: number;
   readonly readings: readonly Reading[];
   readonly rollsSinceMeasure: number;
@@ -50,6 +51,8 @@ export interface BenchState {
   readonly look: Extract<Act, { kind: 'look' }> | null;
   /** The last grade of each test. */
   readonly tests: Readonly<Partial<Record<TestName, number>>>;
+  /** The same since each test was last done. */
+  readonly workSinceTest: Readonly<Partial<Record<TestName, number>>>;
   readonly thickness: Extract<Act, { kind: 'thickness' }> | null;
   readonly isCut: boolean;
   readonly isResistOut: boolean;
@@ -81,11 +84,20 @@ interface Fold {
   water: Water | null;
   look: BenchState['look'];
   tests: Partial<Record<TestName, number>>;
+  workSinceTest: Partial<Record<TestName, number>>;
   thickness: BenchState['thickness'];
   isCut: boolean;
   isResistOut: boolean;
   faults: Map<string, SeenFault>;
 }
+
+const worked = (fold: Fold, count: number): void => {
+  fold.workSincePinch += count;
+  for (const test of TESTS) {
+    const since = fold.workSinceTest[test];
+    if (since !== undefined) fold.workSinceTest[test] = since + count;
+  }
+};
 
 const roll = (fold: Fold, act: Extract<LogEntry['act'], { kind: 'roll' }>): void => {
   const key = `${act.face}/${act.directionDeg}`;
@@ -93,7 +105,7 @@ const roll = (fold: Fold, act: Extract<LogEntry['act'], { kind: 'roll' }>): void
   const work = act.rolls * rollIntensity(act.cushion, act.pressure);
   fold.petals.set(key, { ...was, rolls: was.rolls + act.rolls, work: was.work + work });
   fold.rolls += act.rolls;
-  fold.workSincePinch += act.rolls;
+  worked(fold, act.rolls);
 };
 
 /** Rolls in each direction, all faces together. */
@@ -111,8 +123,10 @@ export const rubsOf = (rubs: BenchState['rubs']): number =>
 const applySeen = (fold: Fold, { id, act }: LogEntry): void => {
   if (act.kind === 'water') fold.water = act.water;
   else if (act.kind === 'look') fold.look = act;
-  else if (act.kind === 'test') fold.tests[act.test] = act.grade;
-  else if (act.kind === 'thickness') fold.thickness = act;
+  else if (act.kind === 'test') {
+    fold.tests[act.test] = act.grade;
+    fold.workSinceTest[act.test] = 0;
+  } else if (act.kind === 'thickness') fold.thickness = act;
   else if (act.kind === 'open') {
     fold.isCut = true;
     fold.isResistOut ||= act.what === 'resist-out';
@@ -134,13 +148,15 @@ const apply = (fold: Fold, entry: LogEntry): void => {
     fold.water = act.water;
   } else if (act.kind === 'rub') {
     fold.rubs[act.face] = (fold.rubs[act.face] ?? 0) + act.count;
-    fold.workSincePinch += act.count;
+    worked(fold, act.count);
   } else if (act.kind === 'roll') roll(fold, act);
   else if (act.kind === 'throw') {
     fold.throws += act.count;
-    fold.workSincePinch += act.count;
-  } else if (act.kind === 'shock') fold.shocks += act.rounds;
-  else if (act.kind === 'pinch') {
+    worked(fold, act.count);
+  } else if (act.kind === 'shock') {
+    fold.shocks += act.rounds;
+    worked(fold, act.rounds);
+  } else if (act.kind === 'pinch') {
     fold.pinch = act.grade;
     fold.workSincePinch = 0;
   } else if (act.kind === 'measure') {
@@ -174,6 +190,7 @@ export const benchState = (log: readonly LogEntry[], wetted: readonly number[] =
     water: null,
     look: null,
     tests: {},
+    workSinceTest: {},
     thickness: null,
     isCut: false,
     isResistOut: false,
@@ -201,6 +218,7 @@ export const benchState = (log: readonly LogEntry[], wetted: readonly number[] =
     water: fold.water,
     look: fold.look,
     tests: fold.tests,
+    workSinceTest: fold.workSinceTest,
     thickness: fold.thickness,
     isCut: fold.isCut,
     isResistOut: fold.isResistOut,

@@ -124,7 +124,7 @@ describe('what the log adds up to', () => {
     expect(state.now).toEqual({ A: 412 });
     expect(state.rollsSinceMeasure).toBe(30);
     expect(state.pinch).toBe(2);
-    expect(state.workSincePinch).toBe(50 + 50 + 30 + 12);
+    expect(state.workSincePinch).toBe(50 + 50 + 30 + 12 + 2);
   });
 
   it('weighs a roll by cushion and pressure, within 0.3 to 2', () => {

@@ -270,7 +270,7 @@ describe('the next act of the model', () => {
         hasDirections: true,
         learntFrom: { ownShare: 0, pieces: 0 },
       },
-      { stands, worked: { faces: [1, 2], setOfRolls: 30 } },
+      { stands, worked: { faces: [1, 2], setOfRolls: 30 }, test: 'pinch' },
     );
   const MOVE = { kind: 'roll', rolls: { along: 40, across: 60 } } as const;
 

@@ -36,6 +36,7 @@ export const BenchPanel = (props: {
   const changeSettings = useChangeSettings();
   const ownFirmness = useOwnFirmness(stage.piece);
   const { units } = stage.settings;
+  const counted = [acting.act, acting.rollAct].find(act => act?.kind === 'roll' || act?.kind === 'rub');
   const close = (): void => acting.setPanel(null);
   switch (acting.panel) {
     case 'measure':
@@ -87,9 +88,9 @@ export const BenchPanel = (props: {
         />
       );
     case 'count':
-      return acting.act?.kind === 'roll' || acting.act?.kind === 'rub' ? (
+      return counted ? (
         <CountPanel
-          act={acting.act}
+          act={counted}
           settings={stage.settings}
           onSettings={changeSettings}
           onLog={acting.log}

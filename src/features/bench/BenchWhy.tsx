@@ -15,6 +15,9 @@ const skin = `Each face is rubbed ${PRACTICE.rubs} times before its skin is test
 const measuring = `It is measured every ${PRACTICE.measureEvery.far} rolls; every ${PRACTICE.measureEvery.near} near the end, or when it is lopsided.`;
 const size = `A line is there within ${showShare(SIZE_TOLERANCE)} of what is wanted.`;
 
+const firm =
+  'It is firm when nothing lifts in the pinch test; a solid when it hardly gives, cloth when it is puckered all over.';
+
 /** The rule behind each reason. All of them are common practice. */
 const RULES: Readonly<Record<Reason, string>> = {
   'dry-face': 'Every face is wetted before it is rubbed.',
@@ -24,8 +27,9 @@ const RULES: Readonly<Record<Reason, string>> = {
   'least-worked': `The direction and face with the least work is rolled next. ${measuring}`,
   'direction-lags': `A direction lags when it is ${Math.round(100 * LOPSIDED_PROGRESS)} points of the way behind. Only that one is rolled. ${measuring}`,
   'nearly-there': `${size} It is looked at before any more is done.`,
-  'size-reached-soft': `${size} It is firm when nothing lifts in the pinch test; until then it is thrown ${PRACTICE.throws} times and tested again.`,
-  'size-and-firm': `${size} It is firm when nothing lifts in the pinch test.`,
+  'size-reached-soft': `${size} ${firm} Until then it is thrown ${PRACTICE.throws} times and tested again.`,
+  'soft-inside': `${size} ${firm} Until then it is tested after every round of hot and cold.`,
+  'size-and-firm': `${size} ${firm}`,
   'too-small': size,
   'way-to-go': `The felting model looks for the rolls each way that would end nearest to what is wanted, and goes only so far that hardly one piece in a hundred would be below its size. Then it is measured again.`,
   'does-not-fit': 'A reading that is likelier a slip of the tape than the truth is taken once more.',

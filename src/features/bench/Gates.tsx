@@ -1,3 +1,4 @@
+import { firmTestOf } from '../../core/advice/firmness';
 import { isHollow } from '../../core/advice/faults';
 import { type Gate, gatesAt } from '../../core/advice/gates';
 import type { Act } from '../../core/cycles/entry';
@@ -24,7 +25,7 @@ export const Gates = (props: {
   const { standing, plan, onLog } = props;
   const { state } = standing;
   const hasResist = isHollow(plan.form);
-  const gates = gatesAt(state, standing.forecast, { hasResist });
+  const gates = gatesAt(state, standing.forecast, { hasResist, test: firmTestOf(plan.form) });
   const mayOpen = gates.includes('may-open') || gates.includes('open-soon');
   const mayTakeOut = hasResist && state.isCut && !state.isResistOut;
   if (gates.length === 0 && !mayTakeOut) return null;

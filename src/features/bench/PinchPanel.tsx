@@ -2,6 +2,7 @@ import type { PinchGrade } from '../../core/cycles/entry';
 import { useShortcuts } from '../../session/shortcuts';
 import { Button } from '../../ui/Button';
 import { PINCH } from './benchWords';
+import { useRoving } from './useRoving';
 
 const GRADES: readonly PinchGrade[] = [0, 1, 2, 3];
 
@@ -42,12 +43,14 @@ export const PinchPanel = ({
   readonly onGrade: (grade: PinchGrade) => void;
   readonly onCancel: () => void;
 }) => {
+  const { ref, keys } = useRoving();
   useShortcuts([
+    ...keys,
     ...GRADES.map(g => ({ keys: [String(g)], shown: String(g), does: PINCH[g], run: () => onGrade(g) })),
     { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'back to the bench', run: onCancel },
   ]);
   return (
-    <div role="group" aria-label="Pinch test" className="flex flex-1 flex-col gap-3">
+    <div ref={ref} role="group" aria-label="Pinch test" className="flex flex-1 flex-col gap-3">
       <p className="text-2xl font-semibold">Lift the surface between finger and thumb. What comes?</p>
       {GRADES.map(g => (
         <Button

@@ -4,7 +4,7 @@ import type { Act, ActKind } from '../../core/cycles/entry';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
 import { actWords, adviceReason, adviceWords, arrowAt } from './benchWords';
-import { actFor, benchKind } from './chosenAct';
+import { actFor, benchKind, nextKind, turned } from './chosenAct';
 
 const ROLL: Advice = { act: 'roll', face: 2, directionDeg: 90, rolls: 30, reason: 'least-worked' };
 
@@ -63,6 +63,43 @@ describe('the great button', () => {
   it('goes to the finish when the work is done, and measures when it is past', () => {
     expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('finish');
     expect(benchKind({ act: 'stretch', reason: 'too-small' }, {})).toBe('measure');
+  });
+});
+
+describe('a few keys', () => {
+  it('come to every act and every panel, and round again', () => {
+    let kind = benchKind(ROLL, {});
+    const met = [kind];
+    for (let i = 0; i < 12; i += 1) {
+      kind = nextKind(kind);
+      met.push(kind);
+    }
+    expect(new Set(met).size).toBe(13);
+    expect(nextKind(kind)).toBe(met[0]);
+    // What only a recipe or the end asks for goes on to rolling.
+    expect(nextKind('finish')).toBe('roll');
+    expect(nextKind('open')).toBe('roll');
+  });
+
+  it('choose a direction, a count, or how warm the water is', () => {
+    const roll = {
+      kind: 'roll',
+      face: 1,
+      directionDeg: 135,
+      rolls: 20,
+      cushion: 'bare',
+      pressure: 'hard',
+    } as const;
+    expect(turned(roll, 1)).toEqual({ kind: 'roll', directionDeg: 0 });
+    expect(turned({ ...roll, directionDeg: 0 }, -1)).toEqual({ kind: 'roll', directionDeg: 135 });
+    expect(turned({ kind: 'rub', face: 1, count: 40 }, 1)).toEqual({ kind: 'rub', count: 60 });
+    expect(turned({ kind: 'rub', face: 1, count: 100 }, 1)).toEqual({ kind: 'rub', count: 20 });
+    expect(turned({ kind: 'throw', count: 12 }, -1)).toEqual({ kind: 'throw', count: 6 });
+    expect(turned({ kind: 'shock', rounds: 4 }, 1)).toEqual({ kind: 'shock', count: 1 });
+    expect(turned({ kind: 'wet', face: 1, water: 'hot' }, 1)).toEqual({ kind: 'wet', water: 'warm' });
+    expect(turned(null, 1)).toEqual({ kind: 'roll', directionDeg: 45 });
+    // A count that is none of the usual goes on to one that is.
+    expect(turned({ kind: 'rub', face: 1, count: 15 }, 1)).toEqual({ kind: 'rub', count: 20 });
   });
 });
 

@@ -106,6 +106,8 @@ export const adviceWords = (advice: Advice, of: Spoken): string => {
       return `Rub ${advice.count}${face(advice.face, faces)}`;
     case 'pinch':
       return 'Pinch test';
+    case 'test':
+      return FELT_TESTS[advice.test].name;
     case 'measure':
       return 'Measure';
     case 'roll':
@@ -136,6 +138,8 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'direction-lags': 'This direction is behind the other: roll only this way, and measure often.',
   'nearly-there': 'It is about at its size: see before going on.',
   'size-reached-soft': 'Size is reached, but it is still soft. Throwing firms it; measure in between.',
+  'soft-inside':
+    'Size is reached, but it is soft inside. Hot and cold in turn, squeezed and rolled between them, firms it most.',
   'size-and-firm': 'Size and firmness are both there. Over-shrunk cannot be undone.',
   'way-to-go': 'Then measure again: how far it goes is not known before.',
   'does-not-fit':

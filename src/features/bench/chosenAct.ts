@@ -1,6 +1,6 @@
 import type { Advice } from '../../core/advice/advice';
 import { PRACTICE } from '../../core/advice/practice';
-import type { Act, Cushion, RollDirection } from '../../core/cycles/entry';
+import { type Act, type Cushion, ROLL_DIRECTIONS, type RollDirection } from '../../core/cycles/entry';
 import type { Settings } from '../../records/settings';
 
 /** The kinds of act that one tap logs. */
@@ -8,18 +8,43 @@ export type TapKind = 'roll' | 'rub' | 'wet' | 'throw' | 'shock' | 'open' | 'ste
 /** What the great button does: one of these, opening a panel, or leaving for the finish. */
 export type BenchKind = TapKind | PanelKind | 'finish';
 /** What opens a panel. */
-type PanelKind = 'measure' | 'pinch' | 'look';
+export type PanelKind = 'measure' | 'pinch' | 'look' | 'tests' | 'wrong' | 'count' | 'curve' | 'recipe';
 
 /** What the great button says where it logs nothing by itself. */
 export const GREAT: Readonly<Record<Exclude<BenchKind, TapKind>, string>> = {
   measure: 'Measure',
   pinch: 'Pinch test',
   look: 'Open it and look',
+  tests: 'Test it',
+  wrong: 'Something is wrong',
+  count: 'Count, pace',
+  curve: 'Curve',
+  recipe: 'Recipe',
   finish: 'To the finish',
 };
 export const isTap = (kind: BenchKind): kind is TapKind => !(kind in GREAT);
-export const opensPanel = (kind: BenchKind): kind is PanelKind =>
-  kind === 'measure' || kind === 'pinch' || kind === 'look';
+export const opensPanel = (kind: BenchKind): kind is PanelKind => !isTap(kind) && kind !== 'finish';
+
+/** What a key goes on to, one after the other: every act of the bench and every panel. */
+const ROUND: readonly BenchKind[] = [
+  'roll',
+  'rub',
+  'wet',
+  'throw',
+  'shock',
+  'measure',
+  'pinch',
+  'look',
+  'tests',
+  'wrong',
+  'count',
+  'recipe',
+  'curve',
+];
+
+/** The act after another; after what only a recipe or the end asks for, the first. */
+export const nextKind = (kind: BenchKind): BenchKind =>
+  ROUND[(ROUND.indexOf(kind) + 1) % ROUND.length] ?? 'roll';
 
 /** What the felter has chosen against the advice. Session state; it is forgotten after the act. */
 export interface Chosen {
@@ -33,6 +58,31 @@ export interface Chosen {
   readonly water?: 'warm' | 'hot';
 }
 
+/** The next of a few to choose from, going round. */
+const following = <T>(all: readonly T[], now: T, by: 1 | -1): T | undefined =>
+  all[(all.indexOf(now) + by + all.length) % all.length];
+
+/** What a key to the right or left chooses of an act: its direction, its count, or how warm the water is; by default it rolls. */
+export const turned = (act: Act | null, by: 1 | -1): Chosen => {
+  switch (act?.kind) {
+    case 'rub':
+    case 'throw': {
+      const count = following<number>(COUNTS[act.kind].choices, act.count, by);
+      return { kind: act.kind, ...(count === undefined ? {} : { count }) };
+    }
+    case 'shock': {
+      const count = following<number>(COUNTS.shock.choices, act.rounds, by);
+      return { kind: 'shock', ...(count === undefined ? {} : { count }) };
+    }
+    case 'wet':
+      return { kind: 'wet', water: act.water === 'hot' ? 'warm' : 'hot' };
+    default: {
+      const now = act?.kind === 'roll' ? act.directionDeg : 0;
+      return { kind: 'roll', directionDeg: following(ROLL_DIRECTIONS, now, by) ?? 0 };
+    }
+  }
+};
+
 /** Counts to choose from; the usual one (common practice) is taken until another is chosen. */
 export const COUNTS = {
   rub: { usual: PRACTICE.rubs, choices: [20, 40, 60, 100] },
@@ -42,6 +92,7 @@ export const COUNTS = {
 
 const advisedKind = (advice: Advice): BenchKind => {
   if (advice.act === 'stretch') return 'measure';
+  if (advice.act === 'test') return 'tests';
   return advice.act === 'stop' ? 'finish' : advice.act;
 };
 

@@ -1,19 +1,25 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { type Act, ROLL_DIRECTIONS } from '../../core/cycles/entry';
+import type { Act } from '../../core/cycles/entry';
 import type { PieceStage } from '../../session/pieceStage';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
-import { actFor, benchKind, type Chosen, isTap, opensPanel } from './chosenAct';
+import {
+  actFor,
+  benchKind,
+  type Chosen,
+  isTap,
+  nextKind,
+  opensPanel,
+  type PanelKind,
+  turned,
+} from './chosenAct';
 import type { Standing } from './useStanding';
-
-/** A panel that lies over the bench. */
-export type BenchPanelName = 'measure' | 'pinch' | 'look' | 'tests' | 'wrong' | 'count' | 'curve' | 'recipe';
 
 /** What the great button stands for, what was chosen against the advice, and which panel is open. */
 export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) => {
   const [chosen, setChosen] = useState<Chosen>({});
-  const [panel, setPanel] = useState<BenchPanelName | null>(null);
+  const [panel, setPanel] = useState<PanelKind | null>(null);
   /** The fault that is looked up in the panel of what is wrong; null is any. */
   const [seen, setSeen] = useState<string | null>(null);
   const navigate = useNavigate();
@@ -21,6 +27,8 @@ export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) =
   const act: Act | null = isTap(kind)
     ? actFor(kind, { advice: standing.advice, chosen, settings: stage.settings })
     : null;
+  /** A set of rolls as it would be done now. */
+  const rollAct = actFor('roll', { advice: standing.advice, chosen, settings: stage.settings });
   /** True while the advice is being reckoned and the felter has chosen nothing else. */
   const isHeld = standing.isReckoning && Object.keys(chosen).length === 0;
   const choose = (more: Chosen): void => setChosen(was => ({ ...was, ...more }));
@@ -29,18 +37,38 @@ export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) =
     setPanel(null);
     void bench.log(what);
   };
-  const go = (): void => {
-    if (isHeld) return;
-    if (opensPanel(kind)) setPanel(kind);
-    else if (act) log(act);
-    else if (kind === 'finish') void navigate('../finish', { relative: 'path' });
-  };
   const lookUp = (fault: string | null): void => {
     setSeen(fault);
     setPanel('wrong');
   };
-  const open = (name: BenchPanelName | null): void => (name === 'wrong' ? lookUp(null) : setPanel(name));
-  return { isHeld, chosen, choose, kind, act, log, go, panel, setPanel: open, seen, lookUp };
+  const open = (name: PanelKind | null): void => {
+    if (name === 'wrong') return lookUp(null);
+    // A panel that was called up instead of the advice, and left, leaves the advice.
+    if (name === null && chosen.kind && opensPanel(chosen.kind)) setChosen({});
+    setPanel(name);
+  };
+  const another = (): void => choose({ kind: nextKind(kind) });
+  const go = (): void => {
+    if (isHeld) return;
+    if (opensPanel(kind)) open(kind);
+    else if (act) log(act);
+    else if (kind === 'finish') void navigate('../finish', { relative: 'path' });
+  };
+  return {
+    isHeld,
+    chosen,
+    choose,
+    kind,
+    act,
+    log,
+    go,
+    panel,
+    setPanel: open,
+    seen,
+    lookUp,
+    another,
+    rollAct,
+  };
 };
 
 export type Acting = ReturnType<typeof useActing>;
@@ -56,12 +84,6 @@ export const useBenchKeys = (
   },
 ): void => {
   const { bench, faces } = of;
-  const turn = (by: number): void => {
-    const now = acting.act?.kind === 'roll' ? acting.act.directionDeg : 0;
-    const i = ROLL_DIRECTIONS.indexOf(now);
-    const next = ROLL_DIRECTIONS[(i + by + ROLL_DIRECTIONS.length) % ROLL_DIRECTIONS.length];
-    acting.choose({ kind: 'roll', ...(next === undefined ? {} : { directionDeg: next }) });
-  };
   const otherFace = (): void => {
     const now = acting.act && 'face' in acting.act ? acting.act.face : 1;
     acting.choose({ face: faces[(faces.indexOf(now) + 1) % faces.length] ?? 1 });
@@ -80,9 +102,20 @@ export const useBenchKeys = (
       run: () => void bench.undo?.(),
     },
     { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void bench.redo?.() },
-    { keys: ['ArrowRight'], shown: '→', does: 'next rolling direction', run: () => turn(1) },
-    { keys: ['ArrowLeft'], shown: '←', does: 'previous rolling direction', run: () => turn(-1) },
-    { keys: ['ArrowUp', 'ArrowDown', 'f'], shown: '↑ ↓', does: 'other face', run: otherFace },
+    {
+      keys: ['ArrowRight'],
+      shown: '→',
+      does: 'next rolling direction, count or water',
+      run: () => acting.choose(turned(acting.act, 1)),
+    },
+    {
+      keys: ['ArrowLeft'],
+      shown: '←',
+      does: 'the one before',
+      run: () => acting.choose(turned(acting.act, -1)),
+    },
+    { keys: ['ArrowUp', 'f'], shown: '↑', does: 'other face', run: otherFace },
+    { keys: ['ArrowDown'], shown: '↓', does: 'another act', run: acting.another },
     { keys: ['m'], shown: 'M', does: 'measure', run: () => acting.setPanel('measure') },
     { keys: ['l'], shown: 'L', does: 'look', run: () => acting.setPanel('look') },
     { keys: ['t'], shown: 'T', does: 'tests', run: () => acting.setPanel('tests') },

@@ -35,7 +35,7 @@ export const useStanding = (stage: PieceStage, plan: Plan) => {
       }),
     [recipe, stage.entries, stage.layings, faces, plan.form],
   );
-  const alone = nextAct(state, forecast, { faces, setOfRolls, modelled, laid: plan.form.laid.points });
+  const alone = nextAct(state, forecast, { faces, setOfRolls, modelled, form: plan.form });
   const advice = recipeAct(alone, following, { modelled, stands: forecast.stands });
   const spoken: Spoken = {
     faces: faces.length,

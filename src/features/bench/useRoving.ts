@@ -1,0 +1,44 @@
+import { type RefObject, useRef } from 'react';
+import type { Shortcut } from '../../session/shortcuts';
+
+/** What a pedal can press: radios have their own arrows, fields are for hands. */
+const PRESSED = 'button:not(:disabled):not([role=radio]), summary';
+
+/** Going through what a panel offers by arrows, and pressing it, so that a pedal or page-turner reaches all of it. */
+export const useRoving = (): {
+  readonly ref: RefObject<HTMLDivElement | null>;
+  readonly keys: Shortcut[];
+} => {
+  const ref = useRef<HTMLDivElement>(null);
+  const offered = (): HTMLElement[] => [...(ref.current?.querySelectorAll<HTMLElement>(PRESSED) ?? [])];
+  const go = (by: 1 | -1): void => {
+    const all = offered();
+    const at = all.findIndex(e => e === document.activeElement);
+    const next = at < 0 ? (by > 0 ? 0 : all.length - 1) : (at + by + all.length) % all.length;
+    all[next]?.focus();
+  };
+  const press = (): void =>
+    offered()
+      .find(e => e === document.activeElement)
+      ?.click();
+  return {
+    ref,
+    keys: [
+      {
+        keys: ['ArrowDown', 'ArrowRight'],
+        shown: '↓ →',
+        does: 'to the next',
+        run: () => go(1),
+        repeats: true,
+      },
+      {
+        keys: ['ArrowUp', 'ArrowLeft'],
+        shown: '↑ ←',
+        does: 'to the one before',
+        run: () => go(-1),
+        repeats: true,
+      },
+      { keys: ['PageDown'], shown: 'Space, PageDown', does: 'take it', run: press },
+    ],
+  };
+};
