@@ -21,7 +21,7 @@ export const RECIPE_ACTS = [
 ] as const;
 export type RecipeAct = (typeof RECIPE_ACTS)[number];
 
-/** One step of a recipe. What does not belong to its act is left out. */
+/** One step of a recipe, with an id that no step of any other has. What does not belong to its act is left out. */
 export interface RecipeStep {
   readonly id: string;
   readonly act: RecipeAct;
@@ -46,7 +46,8 @@ export const USUAL_COUNT = { rub: PRACTICE.rubs, roll: 30, throw: PRACTICE.throw
 const recipe = (id: string, name: string, steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
   id,
   name,
-  steps: steps.map((step, i) => ({ id: `s${i + 1}`, ...step })),
+  // No two recipes share the id of a step, so that what was ticked of one is not taken for the other's.
+  steps: steps.map((step, i) => ({ id: `${id}-${i + 1}`, ...step })),
 });
 
 const FINISH: ReadonlyArray<Omit<RecipeStep, 'id'>> = [
@@ -140,12 +141,6 @@ const MINUTE_MS = 60_000;
 /** Minutes that are left of a clock, rounded up; 0 once it has run out. A clock set back lengthens it by no more than it was. */
 export const minutesLeft = (minutes: number, startedMs: number, nowMs: number): number =>
   Math.max(0, Math.min(minutes, Math.ceil((minutes * MINUTE_MS - (nowMs - startedMs)) / MINUTE_MS)));
-
-/** A new id that no step of a recipe has. */
-export const freshStepId = (steps: readonly RecipeStep[]): string => {
-  const taken = new Set(steps.map(s => s.id));
-  for (let n = steps.length + 1; ; n += 1) if (!taken.has(`s${n}`)) return `s${n}`;
-};
 
 /** A step moved by so many places; at an end it stays. */
 export const moveStep = (steps: readonly RecipeStep[], at: number, by: number): readonly RecipeStep[] => {

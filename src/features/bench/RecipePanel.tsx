@@ -1,12 +1,5 @@
 import { CUSHIONS, WATERS } from '../../core/cycles/entry';
-import {
-  freshStepId,
-  moveStep,
-  type Recipe,
-  RECIPE_ACTS,
-  type RecipeStep,
-  SCHOOLS,
-} from '../../core/recipe/recipe';
+import { moveStep, type Recipe, RECIPE_ACTS, type RecipeStep, SCHOOLS } from '../../core/recipe/recipe';
 import { newRecipe, recipeOf } from '../../records/recipe';
 import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
@@ -133,7 +126,7 @@ const Editor = (props: {
           />
         ))}
       </ol>
-      <Button className="self-start" onClick={() => put([...steps, { id: freshStepId(steps), act: 'look' }])}>
+      <Button className="self-start" onClick={() => put([...steps, { id: newId(), act: 'look' }])}>
         Add a step
       </Button>
     </>
