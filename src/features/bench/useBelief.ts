@@ -3,6 +3,7 @@ import { type Learnt, beliefOf, type PooledBelief, swatchSays } from '../../core
 import { feltedOf, formedOf } from '../../core/felting/feltedOf';
 import { GENERAL_BELIEF } from '../../core/felting/feltingModel';
 import type { Felted } from '../../core/felting/posterior';
+import { teachersOf } from '../../core/felting/teachers';
 import { planOf } from '../../core/plan/planOf';
 import { breedOf } from '../../core/wool/breeds';
 import { swatchOutcome } from '../../core/wool/swatchOutcome';
@@ -12,9 +13,6 @@ import type { PieceStage } from '../../session/pieceStage';
 import { useLogs } from '../../session/useLogs';
 import { useAllPieces, useSwatches, useWools } from '../../session/useRecords';
 import { benchWorker } from '../../workers/background';
-
-/** More pieces than these hardly say more. */
-const MOST = 24;
 
 /** A finished piece as the model reads it, its dry measures the last of its measurings; null where its plan cannot be read. */
 const feltedOfFinished = (piece: Piece, log: readonly Entry[]): Felted | null => {
@@ -37,17 +35,7 @@ export const useBelief = (stage: PieceStage): PooledBelief & { readonly pieces: 
   const breedIdOf = (woolId: string | null): string =>
     breedOf(wools.find(w => w.id === woolId)?.fibre ?? '')?.id ?? '';
   const asked = { woolId: piece.woolId ?? '', breedId: breedIdOf(piece.woolId) };
-  const nearness = (p: Piece): number =>
-    p.woolId === piece.woolId ? 2 : asked.breedId !== '' && breedIdOf(p.woolId) === asked.breedId ? 1 : 0;
-  const finished = useAllPieces()
-    .filter(
-      p => p.deletedAt === null && p.id !== piece.id && p.woolId !== null && p.result.finishedAt !== null,
-    )
-    .toSorted(
-      (a, b) =>
-        nearness(b) - nearness(a) || ((a.result.finishedAt ?? '') < (b.result.finishedAt ?? '') ? 1 : -1),
-    )
-    .slice(0, MOST);
+  const finished = teachersOf(piece, useAllPieces(), breedIdOf);
   const logs = useLogs(finished.map(p => p.id));
   const worked = finished.filter(p => (logs.get(p.id)?.length ?? 0) > 0);
   const { data } = useQuery({
