@@ -11,7 +11,7 @@ const CORNER_ROLLS = 20;
  * The diagonal that a place lies on, seen from the middle of what was laid.
  * @param at in the piece's own frame, mm: x along, y across
  */
-export const diagonalTo = (at: Point, laid: Polygon): RollDirection => {
+const diagonalTo = (at: Point, laid: Polygon): RollDirection => {
   const { minX, minY, maxX, maxY } = boundsOf(laid);
   const [x, y] = [at.x - (minX + maxX) / 2, at.y - (minY + maxY) / 2];
   return x * y >= 0 ? 45 : 135;
