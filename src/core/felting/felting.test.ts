@@ -276,6 +276,13 @@ describe('the ranges', () => {
     expect(in95).toBeGreaterThan(0.86);
   });
 
+  it('hold in a felt that is not quite the model’s: all oddities together', () => {
+    const odd = ODD_WORLDS['all of these together'] ?? {};
+    const { in80, in95 } = coverageOf({ pieces: 30, odd, seed: 5 });
+    expect(in80).toBeGreaterThan(0.64);
+    expect(in95).toBeGreaterThan(0.84);
+  });
+
   it('of readings are not dragged by a blunder: far out it says nothing', () => {
     expect(blunderChance(0)).toBeCloseTo(0.0125 / 0.9625, 6);
     expect(blunderChance(6)).toBeGreaterThan(0.99);
