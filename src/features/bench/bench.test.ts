@@ -4,7 +4,7 @@ import type { Act, ActKind } from '../../core/cycles/entry';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
 import { actWords, adviceReason, adviceWords, arrowAt } from './benchWords';
-import { actFor, benchKind, nextKind, turned } from './chosenAct';
+import { actFor, benchKind, chosenWith, nextKind, turned } from './chosenAct';
 
 const ROLL: Advice = { act: 'roll', face: 2, directionDeg: 90, rolls: 30, reason: 'least-worked' };
 
@@ -63,6 +63,36 @@ describe('the great button', () => {
   it('goes to the finish when the work is done, and measures when it is past', () => {
     expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('finish');
     expect(benchKind({ act: 'stretch', reason: 'too-small' }, {})).toBe('measure');
+  });
+});
+
+describe('what was chosen', () => {
+  const settings = { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const };
+  const of = { advice: ROLL, settings };
+  const LATER: Advice = { act: 'roll', face: 1, directionDeg: 0, rolls: 20, reason: 'way-to-go' };
+
+  it('settles the rest as it stands: an answer that comes later changes nothing under the hand', () => {
+    const shown = actFor('roll', { ...of, chosen: { kind: 'roll' } });
+    const chosen = chosenWith({}, { kind: 'roll' }, of);
+    expect(actFor('roll', { ...of, chosen })).toEqual(shown);
+    expect(actFor('roll', { advice: LATER, chosen, settings })).toEqual(shown);
+    const further = chosenWith(chosen, { rolls: 100 }, { advice: LATER, settings });
+    expect(actFor('roll', { advice: LATER, chosen: further, settings })).toEqual({ ...shown, rolls: 100 });
+  });
+
+  it('begins anew with another act, and with its own count', () => {
+    const thrown = chosenWith({}, { kind: 'throw', count: 50 }, of);
+    const rubbed = chosenWith(thrown, { kind: 'rub' }, of);
+    expect(rubbed).toEqual({ kind: 'rub', face: 2, count: 40 });
+    expect(chosenWith(rubbed, { face: 1 }, of)).toEqual({ kind: 'rub', face: 1, count: 40 });
+    expect(chosenWith(rubbed, { kind: 'wet' }, of)).toEqual({ kind: 'wet', face: 2, water: 'hot' });
+    expect(chosenWith({}, { kind: 'shock' }, of)).toEqual({ kind: 'shock', count: 1 });
+    expect(chosenWith({}, { kind: 'measure' }, of)).toEqual({ kind: 'measure' });
+  });
+
+  it('leaves what only the advice knows to the advice', () => {
+    const cut: Advice = { act: 'open', what: 'cut', reason: 'by-recipe' };
+    expect(chosenWith({}, { face: 2 }, { advice: cut, settings })).toEqual({ face: 2 });
   });
 });
 

@@ -137,3 +137,38 @@ export const actFor = (
     }
   }
 };
+
+/** All of an act that can be chosen. */
+const chosenOf = (act: Act | null): Chosen => {
+  switch (act?.kind) {
+    case 'wet':
+      return { kind: act.kind, face: act.face, water: act.water };
+    case 'rub':
+      return { kind: act.kind, face: act.face, count: act.count };
+    case 'throw':
+      return { kind: act.kind, count: act.count };
+    case 'shock':
+      return { kind: act.kind, count: act.rounds };
+    case 'roll': {
+      const { kind, face, directionDeg, rolls, cushion } = act;
+      return { kind, face, directionDeg, rolls, cushion };
+    }
+    default:
+      return {};
+  }
+};
+
+/**
+ * What is chosen after one more choice. What was not chosen is settled as it stands: an answer that comes meanwhile must not
+ * change the act under the hand.
+ */
+export const chosenWith = (
+  was: Chosen,
+  more: Chosen,
+  of: { readonly advice: Advice; readonly settings: Settings },
+): Chosen => {
+  const isOther = more.kind !== undefined && more.kind !== benchKind(of.advice, was);
+  const next: Chosen = isOther ? more : { ...was, ...more };
+  const kind = benchKind(of.advice, next);
+  return isTap(kind) ? { ...next, ...chosenOf(actFor(kind, { ...of, chosen: next })) } : next;
+};

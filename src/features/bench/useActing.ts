@@ -8,6 +8,7 @@ import {
   actFor,
   benchKind,
   type Chosen,
+  chosenWith,
   isTap,
   nextKind,
   opensPanel,
@@ -31,7 +32,8 @@ export const useActing = (stage: PieceStage, standing: Standing, bench: Bench) =
   const rollAct = actFor('roll', { advice: standing.advice, chosen, settings: stage.settings });
   /** True while the advice is being reckoned and the felter has chosen nothing else. */
   const isHeld = standing.isReckoning && Object.keys(chosen).length === 0;
-  const choose = (more: Chosen): void => setChosen(was => ({ ...was, ...more }));
+  const choose = (more: Chosen): void =>
+    setChosen(was => chosenWith(was, more, { advice: standing.advice, settings: stage.settings }));
   const log = (what: Act): void => {
     setChosen({});
     setPanel(null);
