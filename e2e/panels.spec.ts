@@ -136,6 +136,28 @@ test('a pedal stops the pacer where it is, and what was counted is logged', asyn
   await expect(log(page).first()).toContainText(/Roll \d /);
 });
 
+test('a pacer that is broken off, by a flat battery or a slip, has its count kept', async ({ page }) => {
+  await bench(page);
+  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await page.getByRole('radio', { name: '100', exact: true }).tap();
+  await tap(page, 'Count, pace');
+  for (let i = 0; i < 6; i += 1) {
+    await tap(page, 'Tap your pace');
+    await page.waitForTimeout(150);
+  }
+  await tap(page, 'Start the pacer: 100');
+  await expect(page.getByTestId('paced')).toHaveText(/^[3-9]$/);
+  await page.reload();
+  const broken = page.getByRole('region', { name: 'Broken off' });
+  await expect(broken).toContainText(/broken off at \d+ of 100: Roll \d+ along, face 1/);
+  await broken.getByRole('button', { name: /^Log \d+/ }).tap();
+  await expect(log(page).first()).toContainText(/Roll \d+ along, face 1/);
+  await expect(broken).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Next' })).toBeVisible();
+  await expect(broken).toHaveCount(0);
+});
+
 test('the model says what is still to do, and where it is going', async ({ page }) => {
   await bench(page, '/pieces/sample-ferry-pad/bench');
   const still = page.getByRole('region', { name: 'Still to do' });

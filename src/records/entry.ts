@@ -9,7 +9,7 @@ const Count = z.number().int().min(1).max(1_000_000);
 const Give = z.number().min(0).max(1_000_000).exactOptional();
 const Coordinate = z.number().min(-1e5).max(1e5);
 
-const ActSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
+export const ActSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('wet'), face: Face, water: z.enum(['warm', 'hot']) }),
   z.object({ kind: z.literal('rub'), face: Face, count: Count, give: Give }),
   z.object({

@@ -1,22 +1,18 @@
 import { useCallback, useState } from 'react';
+import type { z } from 'zod';
 
-const read = (key: string): string | null => {
+/** What is kept under a name; null where nothing is, or it is damaged, or the browser keeps nothing. */
+const read = <T>(key: string, schema: z.ZodType<T>): T | null => {
   try {
-    return localStorage.getItem(key);
+    return schema.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null')).data ?? null;
   } catch {
     return null;
   }
 };
 
-/** A half-typed thing that survives the tab: kept in the browser (local storage) until it is cleared. */
-export const useKeptDraft = <T>(
-  key: string,
-  parse: (text: string) => T | null,
-): [T | null, (draft: T | null) => void] => {
-  const [draft, setDraft] = useState<T | null>(() => {
-    const text = read(key);
-    return text === null ? null : parse(text);
-  });
+/** Something half typed or half counted that survives the tab: kept in the browser (local storage) until it is cleared. */
+export const useKeptDraft = <T>(key: string, schema: z.ZodType<T>): [T | null, (draft: T | null) => void] => {
+  const [draft, setDraft] = useState<T | null>(() => read(key, schema));
   const keep = useCallback(
     (next: T | null) => {
       setDraft(next);

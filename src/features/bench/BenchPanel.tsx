@@ -91,6 +91,7 @@ export const BenchPanel = (props: {
       return counted ? (
         <CountPanel
           act={counted}
+          pieceId={stage.piece.id}
           settings={stage.settings}
           onSettings={changeSettings}
           onLog={acting.log}

@@ -11,6 +11,7 @@ import { Acts } from './Acts';
 import { Ahead } from './Ahead';
 import { BenchPanel } from './BenchPanel';
 import { BenchWhy } from './BenchWhy';
+import { BrokenOff } from './BrokenOff';
 import { adviceReason, adviceWords } from './benchWords';
 import { LayPanel, LayTable } from './LayPanel';
 import { LogList } from './LogList';
@@ -128,6 +129,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
             </Button>
           </div>
         )}
+        <BrokenOff pieceId={stage.piece.id} spoken={standing.spoken} onLog={acting.log} />
         <RecipeStrip recipe={stage.piece.recipe} standing={standing} bench={bench} />
         <OpenFaults state={state} onLog={acting.log} />
         <AdviceLine standing={standing} stage={stage} />

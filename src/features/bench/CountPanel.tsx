@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Act } from '../../core/cycles/entry';
 import {
   type Counted,
   countOfMinutes,
@@ -12,6 +11,7 @@ import { useShortcuts } from '../../session/shortcuts';
 import { canSpeak, say, tick } from '../../session/sound';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { type Paced, usePacing } from './pacing';
 import { PanelFrame } from './PanelFrame';
 
 /** What a lost count may have been. */
@@ -41,13 +41,16 @@ const Pacer = (props: {
   readonly perMinute: number;
   readonly most: number;
   readonly how: Settings['pacer'];
+  readonly onCount: (count: number) => void;
   readonly onDone: (count: number) => void;
 }) => {
-  const { perMinute, most, how, onDone } = props;
+  const { perMinute, most, how, onCount, onDone } = props;
   const [count, setCount] = useState(0);
   const heard = useRef(0);
+  const counted = useRef(onCount);
   const finish = useRef(onDone);
   useEffect(() => {
+    counted.current = onCount;
     finish.current = onDone;
   });
   useEffect(() => {
@@ -57,6 +60,7 @@ const Pacer = (props: {
       if (now === heard.current) return;
       heard.current = now;
       setCount(now);
+      counted.current(now);
       if (how === 'tick') tick(now === most);
       if (how === 'spoken' && (now % SPOKEN_EVERY === 0 || now === most)) say(String(now));
       if (now >= most) {
@@ -89,14 +93,16 @@ const Pacer = (props: {
 
 /** Counting otherwise than by whole sets: by the pacer, by minutes, or by a guess where the count was lost. */
 export const CountPanel = (props: {
-  readonly act: Act & { kind: 'roll' | 'rub' };
+  readonly act: Paced;
+  readonly pieceId: string;
   readonly settings: Settings;
   readonly onSettings: (change: Partial<Settings>) => void;
-  readonly onLog: (act: Act) => void;
+  readonly onLog: (act: Paced) => void;
   readonly onCancel: () => void;
 }) => {
   const { act, settings } = props;
   const [paced, setPaced] = useState(false);
+  const [, keep] = usePacing(props.pieceId);
   const [taps, setTaps] = useState<readonly number[]>([]);
   const perMinute = settings.rollsPerMinute;
   const most = act.kind === 'roll' ? act.rolls : act.count;
@@ -117,14 +123,21 @@ export const CountPanel = (props: {
       <PanelFrame
         title="The pacer counts"
         label="Pacer"
-        onCancel={props.onCancel}
+        onCancel={() => {
+          keep(null);
+          props.onCancel();
+        }}
         back="Leave it, log nothing"
       >
         <Pacer
           perMinute={perMinute}
           most={most}
           how={settings.pacer}
-          onDone={count => log({ count, give: 0 })}
+          onCount={count => keep({ act, count })}
+          onDone={count => {
+            keep(null);
+            log({ count, give: 0 });
+          }}
         />
       </PanelFrame>
     );

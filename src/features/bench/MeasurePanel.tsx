@@ -21,14 +21,6 @@ const DraftSchema = z.object({
 });
 type Draft = z.infer<typeof DraftSchema>;
 
-const parseDraft = (text: string): Draft | null => {
-  try {
-    return DraftSchema.safeParse(JSON.parse(text)).data ?? null;
-  } catch {
-    return null;
-  }
-};
-
 /** Taller where there is room: an upright tablet. */
 const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
@@ -84,7 +76,7 @@ export interface MeasurePanelProps {
 /** Measuring: one gauge line at a time, on big keys. What is half typed survives the tab. */
 export const MeasurePanel = (props: MeasurePanelProps) => {
   const { pieceId, form, stands, units, logged, onDone, onCancel } = props;
-  const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, parseDraft);
+  const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
   const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', units, at: 0, logged };
   const stand = stands[Math.min(draft.at, stands.length - 1)];
   const step = units === 'metric' ? 1 : MM_PER_INCH / 8;

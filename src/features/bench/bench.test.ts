@@ -4,6 +4,7 @@ import type { Act, ActKind } from '../../core/cycles/entry';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
 import { actWords, adviceReason, adviceWords, arrowAt } from './benchWords';
+import { actSoFar } from './pacing';
 import { actFor, benchKind, chosenWith, nextKind, turned } from './chosenAct';
 
 const ROLL: Advice = { act: 'roll', face: 2, directionDeg: 90, rolls: 30, reason: 'least-worked' };
@@ -93,6 +94,25 @@ describe('what was chosen', () => {
   it('leaves what only the advice knows to the advice', () => {
     const cut: Advice = { act: 'open', what: 'cut', reason: 'by-recipe' };
     expect(chosenWith({}, { face: 2 }, { advice: cut, settings })).toEqual({ face: 2 });
+  });
+});
+
+describe('what the pacer had counted', () => {
+  it('is the act as far as it came', () => {
+    const roll = {
+      kind: 'roll',
+      face: 1,
+      directionDeg: 90,
+      rolls: 100,
+      cushion: 'mat',
+      pressure: 'arms',
+    } as const;
+    expect(actSoFar({ act: roll, count: 17 })).toEqual({ ...roll, rolls: 17 });
+    expect(actSoFar({ act: { kind: 'rub', face: 2, count: 40 }, count: 9 })).toEqual({
+      kind: 'rub',
+      face: 2,
+      count: 9,
+    });
   });
 });
 
