@@ -121,7 +121,8 @@ test('the pacer goes at the felter’s own pace, counts by itself, and stops at 
   await expect(log(page).first()).toContainText(/Roll about \d+/);
 });
 
-test('a pedal stops the pacer where it is, and what was counted is logged', async ({ page }) => {
+/** The pacer, a few rolls into a set of a hundred. */
+const pacing = async (page: Page): Promise<void> => {
   await bench(page);
   await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
   await page.getByRole('radio', { name: '100', exact: true }).tap();
@@ -132,21 +133,16 @@ test('a pedal stops the pacer where it is, and what was counted is logged', asyn
   }
   await tap(page, 'Start the pacer: 100');
   await expect(page.getByTestId('paced')).toHaveText(/^[3-9]$/);
+};
+
+test('a pedal stops the pacer where it is, and what was counted is logged', async ({ page }) => {
+  await pacing(page);
   await page.keyboard.press('Space');
   await expect(log(page).first()).toContainText(/Roll \d /);
 });
 
 test('a pacer that is broken off, by a flat battery or a slip, has its count kept', async ({ page }) => {
-  await bench(page);
-  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
-  await page.getByRole('radio', { name: '100', exact: true }).tap();
-  await tap(page, 'Count, pace');
-  for (let i = 0; i < 6; i += 1) {
-    await tap(page, 'Tap your pace');
-    await page.waitForTimeout(150);
-  }
-  await tap(page, 'Start the pacer: 100');
-  await expect(page.getByTestId('paced')).toHaveText(/^[3-9]$/);
+  await pacing(page);
   await page.reload();
   const broken = page.getByRole('region', { name: 'Broken off' });
   await expect(broken).toContainText(/broken off at \d+ of 100: Roll \d+ along, face 1/);
