@@ -77,9 +77,18 @@ describe('the advice where a recipe is followed', () => {
       rolls: 20,
     });
     const across: Advice = { ...WAY_TO_GO, directionDeg: 90 };
-    expect(by(recipe, across, { modelled: modelled(0, 80) })).toBe(across);
+    // Along is done: the round goes on across. Where both are, it waits.
+    expect(by(recipe, across, { modelled: modelled(0, 80) })).toMatchObject({
+      directionDeg: 90,
+      rolls: 50,
+      reason: 'by-recipe',
+    });
     const since = addWork(NO_WORK, 60, 0);
-    expect(by(recipe, across, { modelled: modelled(60, 80, since) })).toBe(across);
+    expect(by(recipe, across, { modelled: modelled(60, 30, since) })).toMatchObject({
+      directionDeg: 90,
+      rolls: 30,
+    });
+    expect(by(recipe, across, { modelled: modelled(60, 3, since) })).toBe(across);
     expect(by(recipe, WAY_TO_GO, { modelled: modelled(60, 80, addWork(NO_WORK, 30, 0)) })).toMatchObject({
       rolls: 30,
     });
@@ -88,9 +97,15 @@ describe('the advice where a recipe is followed', () => {
   it('without a model rolls no way that is there, and only the one that lags', () => {
     const least: Advice = { ...WAY_TO_GO, directionDeg: 90, reason: 'least-worked' };
     expect(by({ act: 'roll' }, least)).toMatchObject({ directionDeg: 0, reason: 'by-recipe' });
-    expect(by({ act: 'roll' }, least, { stands: [standAt(0, 405, 400), standAt(90, 550, 400)] })).toBe(least);
+    const alongIsThere = [standAt(0, 405, 400), standAt(90, 550, 400)];
+    expect(by({ act: 'roll' }, least, { stands: alongIsThere })).toMatchObject({
+      directionDeg: 90,
+      alone: least,
+    });
+    const bothAre = [standAt(0, 405, 400), standAt(90, 405, 400)];
+    expect(by({ act: 'roll' }, least, { stands: bothAre })).toBe(least);
     const lags: Advice = { ...WAY_TO_GO, directionDeg: 90, reason: 'direction-lags' };
-    expect(by({ act: 'roll' }, lags)).toBe(lags);
+    expect(by({ act: 'roll' }, lags)).toMatchObject({ directionDeg: 90, reason: 'by-recipe' });
     expect(by({ act: 'roll' }, { ...lags, directionDeg: 0 })).toMatchObject({ reason: 'by-recipe' });
   });
 

@@ -80,7 +80,11 @@ const standsFor = (move: RecipeMove, following: Following, advice: Advice): bool
 export const recipeAct = (advice: Advice, following: Following | null, known: Known): Advice => {
   const [move] = following?.left ?? [];
   if (!following || !move || !standsFor(move, following, advice)) return advice;
-  const own = adviceOf(move, following);
-  const bound = own?.act === 'roll' ? bounded(own, advice, known) : own;
-  return bound ? { ...bound, alone: advice } : advice;
+  // Of a round of rolling, the first way that may still be rolled; where none may, the round waits.
+  for (const one of following.left) {
+    const own = adviceOf(one, following);
+    const bound = own?.act === 'roll' ? bounded(own, advice, known) : own;
+    if (bound) return { ...bound, alone: advice };
+  }
+  return advice;
 };
