@@ -4,9 +4,6 @@ import { boundsOf, type Point, type Polygon } from '../outline/polygon';
 import type { Advice } from './advice';
 import { leastFace, PRACTICE, type Worked } from './practice';
 
-/** Rolls on the diagonal of a corner that lags, before it is looked at again. Common practice, no published source. */
-const CORNER_ROLLS = 20;
-
 /**
  * The diagonal that a place lies on, seen from the middle of what was laid.
  * @param at in the piece's own frame, mm: x along, y across
@@ -22,7 +19,7 @@ const cornerAct = (seen: SeenFault, state: BenchState, of: Of): Advice | null =>
   const directionDeg = diagonalTo(seen.at, of.laid);
   const done =
     (byDirection(state.petals)[directionDeg] ?? 0) - (seen.doneThen.byDirection[directionDeg] ?? 0);
-  const rolls = Math.min(CORNER_ROLLS - done, of.worked.setOfRolls);
+  const rolls = Math.min(PRACTICE.corner - done, of.worked.setOfRolls);
   if (rolls <= 0) return null;
   const { face } = leastFace(state, of.worked.faces, directionDeg);
   return { act: 'roll', face, directionDeg, rolls, reason: 'corner-lags' };

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { benchState } from '../cycles/benchState';
 import type { Act } from '../cycles/entry';
-import { FELT_TESTS } from '../cycles/tests';
+import { TESTS } from '../cycles/entry';
+import { FELT_TESTS, suits } from '../cycles/tests';
 import { causeInLog, FAULTS, faultOf } from './faults';
 
 const stateOf = (...acts: Act[]) =>
@@ -78,5 +79,16 @@ describe('what was seen and tested', () => {
 
   it('every test has a way to do it and at least two grades', () => {
     for (const test of Object.values(FELT_TESTS)) expect(test.grades.length).toBeGreaterThan(1);
+  });
+});
+
+describe('a test', () => {
+  it('is offered for the forms it is for', () => {
+    const forForm = (outlineIs: 'resist' | 'cloth' | 'layout', solid = false) =>
+      TESTS.filter(name => suits(name, { outlineIs, solid: (solid ? {} : null) as null }));
+    expect(forForm('resist')).toEqual(['finger', 'pull', 'light', 'bend', 'resist']);
+    expect(forForm('cloth')).toEqual(['finger', 'pull', 'light', 'cloth', 'bend']);
+    expect(forForm('layout')).toEqual(['finger', 'pull', 'light', 'bend']);
+    expect(forForm('layout', true)).toEqual(['finger', 'squeeze']);
   });
 });

@@ -9,6 +9,8 @@ export const PRACTICE = {
   shortSet: 10,
   /** Rolls between measurings; near the end, or when the work is lopsided. */
   measureEvery: { far: 200, near: 60 },
+  /** Rolls on the diagonal of a corner that lags, before it is looked at again. */
+  corner: 20,
   /** Throws before it is tested again. */
   throws: 12,
 } as const;

@@ -1,3 +1,4 @@
+import type { FormPlan } from '../forms/formKind';
 import type { TestName } from './entry';
 
 /** A test at the bench: how it is done, and what each grade looks like, the least felted first. Common practice. */
@@ -47,4 +48,22 @@ export const FELT_TESTS: Readonly<Record<TestName, FeltTest>> = {
     grades: ['loose', 'tight', 'the resist buckles'],
     for: 'resist',
   },
+};
+
+/** Whether a test is for a piece of this form. */
+export const suits = (
+  name: TestName,
+  { solid, outlineIs }: Pick<FormPlan, 'solid' | 'outlineIs'>,
+): boolean => {
+  switch (FELT_TESTS[name].for) {
+    case 'all':
+      return true;
+    case 'solid':
+      return solid !== null;
+    case 'flat':
+      return solid === null;
+    case 'cloth':
+    case 'resist':
+      return outlineIs === FELT_TESTS[name].for;
+  }
 };

@@ -1,6 +1,7 @@
 import { Fragment } from 'react';
 import type { Modelled } from '../../core/advice/modelAct';
 import type { Count } from '../../core/felting/advise';
+import { SIZE_TOLERANCE } from '../../core/tolerances';
 import { showShare } from '../../core/units/units';
 
 /** More than this is not foretold to a figure. */
@@ -48,7 +49,7 @@ export const Ahead = ({ modelled }: { readonly modelled: Modelled }) => {
               ))}
       </p>
       <p className="text-base">
-        Within 3 % of every size: {showShare(advised.withinNow)} now
+        Within {showShare(SIZE_TOLERANCE)} of every size: {showShare(advised.withinNow)} now
         {nothing ? '' : `, ${showShare(advised.withinThen)} after that`}.
         {advised.move.kind === 'roll' && ` Risk of the next move: ${riskWords(advised.risk)} too small.`}
       </p>

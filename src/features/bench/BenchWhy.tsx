@@ -35,7 +35,7 @@ const RULES: Readonly<Record<Reason, string>> = {
   'does-not-fit': 'A reading that is likelier a slip of the tape than the truth is taken once more.',
   'look-again': 'No further roll would make it likelier to be there; another reading may tell more.',
   'as-near-as-it-gets': 'No further roll would make it likelier to be there.',
-  'corner-lags': 'A corner that lags is rolled 20 times on its diagonal before it is looked at again.',
+  'corner-lags': `A corner that lags is rolled ${PRACTICE.corner} times on its diagonal before it is looked at again.`,
   'thin-to-mend': `A spot that was covered anew is rubbed ${PRACTICE.rubs} times before it is rolled.`,
   'by-recipe':
     'The recipe that is followed says what comes next. A dry face, a skin that does not hold, a measuring that is due and a size that is reached come first, and it rolls no further than the felting model risks.',

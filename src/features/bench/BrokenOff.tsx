@@ -1,7 +1,7 @@
 import type { Act } from '../../core/cycles/entry';
 import { Button } from '../../ui/Button';
 import { actWords, type Spoken } from './benchWords';
-import { actSoFar, usePacing } from './pacing';
+import { actSoFar, countOf, usePacing } from './pacing';
 
 /** What the pacer had counted when the page was left in the middle: to be logged, or dropped. */
 export const BrokenOff = (props: {
@@ -12,14 +12,13 @@ export const BrokenOff = (props: {
   const [pacing, keep] = usePacing(props.pieceId);
   if (!pacing) return null;
   const act = actSoFar(pacing);
-  const most = pacing.act.kind === 'roll' ? pacing.act.rolls : pacing.act.count;
   return (
     <section
       aria-label="Broken off"
       className="order-0 flex flex-wrap items-center gap-2 border-l-4 border-now pl-3"
     >
       <p className="min-w-52 flex-1 text-lg leading-snug">
-        The pacer was broken off at {pacing.count} of {most}: {actWords(act, props.spoken)}.
+        The pacer was broken off at {pacing.count} of {countOf(pacing.act)}: {actWords(act, props.spoken)}.
       </p>
       <Button
         size="wet"

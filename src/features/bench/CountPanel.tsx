@@ -11,7 +11,7 @@ import { useShortcuts } from '../../session/shortcuts';
 import { canSpeak, say, tick } from '../../session/sound';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { type Paced, usePacing } from './pacing';
+import { actSoFar, countOf, type Paced, usePacing } from './pacing';
 import { PanelFrame } from './PanelFrame';
 
 /** What a lost count may have been. */
@@ -105,12 +105,11 @@ export const CountPanel = (props: {
   const [, keep] = usePacing(props.pieceId);
   const [taps, setTaps] = useState<readonly number[]>([]);
   const perMinute = settings.rollsPerMinute;
-  const most = act.kind === 'roll' ? act.rolls : act.count;
+  const most = countOf(act);
   const noun = act.kind === 'roll' ? 'rolls' : 'rubs';
   const log = ({ count, give }: Counted): void => {
     if (count < 1) return props.onCancel();
-    const known = give > 0 ? { give } : {};
-    props.onLog(act.kind === 'roll' ? { ...act, rolls: count, ...known } : { ...act, count, ...known });
+    props.onLog({ ...actSoFar({ act, count }), ...(give > 0 ? { give } : {}) });
   };
   const tapped = (at: number): void => {
     const all = [...taps, at].slice(-12);

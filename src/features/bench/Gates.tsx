@@ -13,7 +13,7 @@ const WORDS: Readonly<Record<Gate, string>> = {
   'open-soon': 'It is still closed: cut it soon, while a cut still heals.',
   'firm-but-large':
     'It is firm, but still too large: hot water, a bare mat, and throwing move it, if anything does.',
-  'size-but-soft': 'It is at its size, but still soft: throwing firms it more than it shrinks it.',
+  'size-but-soft': 'It is at its size, but still soft: what firms it now must shrink it little.',
 };
 
 /** What the piece has reached, and the acts that belong to it: cutting it open, taking the resist out. */

@@ -1,5 +1,12 @@
 import { CUSHIONS, WATERS } from '../../core/cycles/entry';
-import { moveStep, type Recipe, RECIPE_ACTS, type RecipeStep, SCHOOLS } from '../../core/recipe/recipe';
+import {
+  moveStep,
+  type Recipe,
+  RECIPE_ACTS,
+  type RecipeAct,
+  type RecipeStep,
+  SCHOOLS,
+} from '../../core/recipe/recipe';
 import { newRecipe, recipeOf } from '../../records/recipe';
 import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
@@ -18,6 +25,14 @@ import { RECIPE_ACT_WORDS, recipeWords } from './recipeWords';
 const COUNTED = new Set(['rub', 'roll', 'throw', 'shock']);
 const TIMED = new Set(['rub', 'soak', 'dry']);
 const WATERED = new Set(['wet', 'rinse', 'soak']);
+
+/** A step as it begins: what is chosen for it is in it, nothing is only shown. */
+const freshStep = (id: string, act: RecipeAct): RecipeStep => ({
+  id,
+  act,
+  ...(act === 'roll' ? { cushion: 'bubble' } : {}),
+  ...(WATERED.has(act) ? { water: 'hot' } : {}),
+});
 
 const StepRow = (props: {
   readonly step: RecipeStep;
@@ -38,7 +53,7 @@ const StepRow = (props: {
         label={`Step ${at + 1}`}
         value={step.act}
         options={RECIPE_ACTS.map(act => ({ value: act, text: RECIPE_ACT_WORDS[act] }))}
-        onPick={act => props.onChange({ id: step.id, act })}
+        onPick={act => props.onChange(freshStep(step.id, act))}
       />
       {COUNTED.has(step.act) && (
         <NumberField
@@ -126,7 +141,7 @@ const Editor = (props: {
           />
         ))}
       </ol>
-      <Button className="self-start" onClick={() => put([...steps, { id: newId(), act: 'look' }])}>
+      <Button className="self-start" onClick={() => put([...steps, freshStep(newId(), 'look')])}>
         Add a step
       </Button>
     </>

@@ -1,8 +1,7 @@
-import { useEffect, useState } from 'react';
 import { stepBack } from '../../core/recipe/following';
 import { minutesLeft, type Recipe } from '../../core/recipe/recipe';
-import { nowMs } from '../../session/clock';
 import type { Bench } from '../../session/useBench';
+import { useNow } from '../../session/useNow';
 import { Button } from '../../ui/Button';
 import { recipeWords } from './recipeWords';
 import type { Standing } from './useStanding';
@@ -11,12 +10,7 @@ const LOOKS_MS = 5000;
 
 /** Minutes that are left of a clock, looked at now and then. */
 const Clock = ({ minutes, startedMs }: { readonly minutes: number; readonly startedMs: number }) => {
-  const [now, setNow] = useState(nowMs);
-  useEffect(() => {
-    const timer = setInterval(() => setNow(nowMs()), LOOKS_MS);
-    return () => clearInterval(timer);
-  }, []);
-  const left = minutesLeft(minutes, startedMs, now);
+  const left = minutesLeft(minutes, startedMs, useNow(LOOKS_MS));
   return (
     <span role="timer" className="font-semibold">
       {left > 0 ? `${left} min left` : 'time is up'}

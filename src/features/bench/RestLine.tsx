@@ -1,9 +1,10 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { agoWords, bodyWork } from '../../core/cycles/rest';
 import { standing } from '../../core/cycles/standing';
 import type { Settings } from '../../records/settings';
-import { dayStartMs, nowMs } from '../../session/clock';
+import { dayStartMs } from '../../session/clock';
 import { logsSince } from '../../session/logsSince';
+import { useNow } from '../../session/useNow';
 import { useAllEntries } from '../../session/useRecords';
 
 const LOOKS_MS = 30_000;
@@ -16,16 +17,6 @@ const HINTS = [
   'Look far away and breathe out slowly.',
 ] as const;
 
-/** The time, looked at now and then. */
-const useNow = (): number => {
-  const [now, setNow] = useState(nowMs);
-  useEffect(() => {
-    const timer = setInterval(() => setNow(nowMs()), LOOKS_MS);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
-};
-
 /** When to rest, what the body was asked to do today on all pieces, and how long this one has lain. */
 export const RestLine = (props: {
   readonly settings: Settings;
@@ -34,7 +25,7 @@ export const RestLine = (props: {
 }) => {
   const { settings, lastMs } = props;
   const all = useAllEntries();
-  const now = useNow();
+  const now = useNow(LOOKS_MS);
   const today = useMemo(() => {
     const from = dayStartMs(now);
     const entries = [...logsSince(all, from).values()]

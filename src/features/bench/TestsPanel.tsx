@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type Act, type TestName, TESTS } from '../../core/cycles/entry';
-import { FELT_TESTS, type FeltTest } from '../../core/cycles/tests';
+import { FELT_TESTS, suits } from '../../core/cycles/tests';
 import type { FormPlan } from '../../core/forms/formKind';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { densityOf } from '../../core/wool/firmnessNow';
@@ -9,13 +9,6 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { PanelFrame } from './PanelFrame';
 import { TestPicture } from './TestPicture';
-
-const suits = (test: FeltTest, form: FormPlan): boolean => {
-  if (test.for === 'solid') return Boolean(form.solid);
-  if (test.for === 'flat') return !form.solid;
-  if (test.for === 'cloth') return form.outlineIs === 'cloth';
-  return test.for === 'all' || form.outlineIs === 'resist';
-};
 
 /** Thickness by callipers or between two rulers; with the grams and the area it says how firm the felt is. */
 const Thickness = (props: {
@@ -72,7 +65,7 @@ export const TestsPanel = (props: {
     <Button size="wet" onClick={props.onPinch}>
       Pinch test
     </Button>
-    {TESTS.filter(name => suits(FELT_TESTS[name], props.form)).map(name => (
+    {TESTS.filter(name => suits(name, props.form)).map(name => (
       <div key={name}>
         <p className="text-lg">
           <span className="font-semibold">{FELT_TESTS[name].name}.</span> {FELT_TESTS[name].how}

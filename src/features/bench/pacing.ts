@@ -18,6 +18,9 @@ const PacingSchema = z.object({
 /** A count that the pacer had come to: the act as it would have been in full, and how far it came. */
 export type Pacing = z.infer<typeof PacingSchema>;
 
+/** How many the act is in full. */
+export const countOf = (act: Paced): number => (act.kind === 'roll' ? act.rolls : act.count);
+
 /** The act as far as it was counted. */
 export const actSoFar = ({ act, count }: Pacing): Paced =>
   act.kind === 'roll' ? { ...act, rolls: count } : { ...act, count };
