@@ -212,7 +212,7 @@ test('a recipe is followed step by step, departed from, changed and kept', async
   await page.keyboard.press('Enter');
   await tap(page, 'Keep it among my recipes');
   await tap(page, 'Back');
-  await expect(recipe).toContainText('Mine, with a clock, 4 of 19Soak for 5 min');
+  await expect(recipe).toContainText('Mine, with a clock, 4 of 19Soak in cold water for 5 min');
   await recipe.getByRole('button', { name: 'Start the clock' }).tap();
   await expect(recipe.getByRole('timer')).toHaveText('5 min left');
   await recipe.getByRole('button', { name: 'Step done' }).tap();

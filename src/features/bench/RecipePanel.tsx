@@ -1,4 +1,4 @@
-import { CUSHIONS, WATERS } from '../../core/cycles/entry';
+import { CUSHIONS, type Water, WATERS } from '../../core/cycles/entry';
 import {
   moveStep,
   type Recipe,
@@ -24,14 +24,15 @@ import { RECIPE_ACT_WORDS, recipeWords } from './recipeWords';
 
 const COUNTED = new Set(['rub', 'roll', 'throw', 'shock']);
 const TIMED = new Set(['rub', 'soak', 'dry']);
-const WATERED = new Set(['wet', 'rinse', 'soak']);
+/** The water that an act begins with; common practice. Acts without have none. */
+const WATER_OF: Readonly<Partial<Record<RecipeAct, Water>>> = { wet: 'hot', rinse: 'warm', soak: 'cold' };
 
 /** A step as it begins: what is chosen for it is in it, nothing is only shown. */
 const freshStep = (id: string, act: RecipeAct): RecipeStep => ({
   id,
   act,
   ...(act === 'roll' ? { cushion: 'bubble' } : {}),
-  ...(WATERED.has(act) ? { water: 'hot' } : {}),
+  ...(WATER_OF[act] ? { water: WATER_OF[act] } : {}),
 });
 
 const StepRow = (props: {
@@ -88,11 +89,11 @@ const StepRow = (props: {
           onPick={cushion => props.onChange({ ...step, cushion })}
         />
       )}
-      {WATERED.has(step.act) && (
+      {WATER_OF[step.act] && (
         <Select
           hideLabel
           label={`Water, step ${at + 1}`}
-          value={step.water ?? 'hot'}
+          value={step.water ?? WATER_OF[step.act] ?? 'hot'}
           options={WATERS.map(value => ({ value, text: value }))}
           onPick={water => props.onChange({ ...step, water })}
         />
