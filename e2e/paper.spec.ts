@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { writeFile } from 'node:fs/promises';
-import { FORM_KINDS } from '../src/core/forms/registry';
+import { FORM_KINDS } from '../src/core/forms/kinds/registry';
 import { newPlan } from '../src/core/plan/newPlan';
 import { planOf } from '../src/core/plan/planOf';
 import { PAPER_NAMES, planSheets } from '../src/drawing/sheets';

@@ -7,7 +7,7 @@ import { infer } from '../src/core/felting/infer';
 import type { Felted } from '../src/core/felting/posterior';
 import { freeEnvelope } from '../src/core/forms/kinds/freeEnvelope';
 import { rectangle } from '../src/core/forms/kinds/rectangle';
-import { FORM_KINDS } from '../src/core/forms/registry';
+import { FORM_KINDS } from '../src/core/forms/kinds/registry';
 import { draggedFineness } from '../src/core/plan/whileEditing';
 import { movePoint, outlineOf } from '../src/core/outline/edit';
 import { polygonArea } from '../src/core/outline/polygon';

@@ -12,7 +12,7 @@ import type { PieceStage } from '../session/pieceStage';
 import { planOf } from '../core/plan/planOf';
 import { useStore } from '../session/storeContext';
 import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
-import { benchLog, layings, weighings } from '../core/cycles/logParts';
+import { benchLog, layings, weighings } from '../core/log/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';

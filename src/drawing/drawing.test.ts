@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { FORM_KINDS } from '../core/forms/registry';
+import { FORM_KINDS } from '../core/forms/kinds/registry';
 import { makePlan, type Plan } from '../core/plan/makePlan';
 import { templateSvg } from '../files/templateSvg';
 import { newPlan } from '../core/plan/newPlan';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FORM_KINDS } from '../core/forms/registry';
+import { FORM_KINDS } from '../core/forms/kinds/registry';
 import { newPlan } from '../core/plan/newPlan';
 import type { Plan } from '../core/plan/makePlan';
 import { plan } from '../core/plan/testing/pad';

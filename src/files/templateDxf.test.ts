@@ -1,6 +1,6 @@
 import ReferenceDxf from 'dxf-parser';
 import { describe, expect, it } from 'vitest';
-import { FORM_KINDS } from '../core/forms/registry';
+import { FORM_KINDS } from '../core/forms/kinds/registry';
 import { plan } from '../core/plan/testing/pad';
 import { newPlan } from '../core/plan/newPlan';
 import { makeTemplate, type Template } from '../drawing/template';

@@ -1,4 +1,4 @@
-import { formKind, checkMeasures } from '../core/forms/registry';
+import { formKind, checkMeasures } from '../core/forms/kinds/registry';
 import { type Issue, issue } from '../core/issues';
 import { err, ok, type Result } from '../core/result';
 import { entrySpec } from '../records/entry';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { type Act, CUSHIONS, FOAMS, PRESSURES, TESTS, WATERS, WETNESSES } from '../core/cycles/entry';
+import { type Act, CUSHIONS, FOAMS, PRESSURES, TESTS, WATERS, WETNESSES } from '../core/log/entry';
 import { Id, IsoTime, NotNegative, Reading } from './common';
 import type { Migration, RecordSpec } from './migrate';
 

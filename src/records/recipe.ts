@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CUSHIONS, WATERS } from '../core/cycles/entry';
+import { CUSHIONS, WATERS } from '../core/log/entry';
 import { type Recipe, RECIPE_ACTS } from '../core/recipe/recipe';
 import { Id, kept } from './common';
 import type { Migration, RecordSpec } from './migrate';

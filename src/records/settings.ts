@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CUSHIONS, PRESSURES } from '../core/cycles/entry';
+import { CUSHIONS, PRESSURES } from '../core/log/entry';
 import { Positive } from './common';
 import type { Migration, RecordSpec } from './migrate';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { benchState } from '../core/cycles/benchState';
-import { stageOf } from '../core/cycles/stageOf';
+import { benchState } from '../core/log/benchState';
+import { stageOf } from '../core/log/stageOf';
 import { makePlan } from '../core/plan/makePlan';
 import { outcome } from '../core/plan/outcome';
 import { sampleWorkshop } from './sampleWorkshop';

@@ -1,4 +1,4 @@
-import type { Act, RollDirection } from '../core/cycles/entry';
+import type { Act, RollDirection } from '../core/log/entry';
 import type { Gauge } from '../core/forms/formKind';
 
 /** A sample reading: shrinkage so far, along and across, as a tape would read it in whole millimetres. */

@@ -2,7 +2,7 @@ import { useOutletContext } from 'react-router';
 import type { Result } from '../core/result';
 import type { Plan } from '../core/plan/makePlan';
 import type { PlanInput } from '../core/plan/planInput';
-import type { LayEntry, WeighEntry } from '../core/cycles/logParts';
+import type { LayEntry, WeighEntry } from '../core/log/logParts';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import type { Settings } from '../records/settings';

@@ -1,7 +1,7 @@
 import { useCallback, useRef } from 'react';
-import type { Act } from '../core/cycles/entry';
-import { benchLog } from '../core/cycles/logParts';
-import { nextRedo, nextUndo } from '../core/cycles/standing';
+import type { Act } from '../core/log/entry';
+import { benchLog } from '../core/log/logParts';
+import { nextRedo, nextUndo } from '../core/log/standing';
 import type { Entry } from '../records/entry';
 import type { NewEntry } from '../store/store';
 import { newId, nowIso } from './clock';

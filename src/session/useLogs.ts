@@ -1,5 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
-import { benchLog } from '../core/cycles/logParts';
+import { benchLog } from '../core/log/logParts';
 import type { Entry } from '../records/entry';
 import { keys } from './keys';
 import { useStore } from './storeContext';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { weighings } from '../core/cycles/logParts';
+import { weighings } from '../core/log/logParts';
 import { gramsLeft, type Taking } from '../core/wool/shelfLedger';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';

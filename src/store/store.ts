@@ -1,4 +1,4 @@
-import type { Act } from '../core/cycles/entry';
+import type { Act } from '../core/log/entry';
 import type { Issue } from '../core/issues';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';

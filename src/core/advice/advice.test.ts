@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { benchState } from '../cycles/benchState';
-import type { Act } from '../cycles/entry';
-import { meanProgress, nowShare, stageOf } from '../cycles/stageOf';
+import { benchState } from '../log/benchState';
+import type { Act } from '../log/entry';
+import { meanProgress, nowShare } from '../forecast/progressNow';
+import { stageOf } from '../log/stageOf';
 import { progressForecast, progressOf } from '../forecast/progressForecast';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';

@@ -1,4 +1,4 @@
-import type { Cushion, RollDirection, TestName } from '../cycles/entry';
+import type { Cushion, RollDirection, TestName } from '../log/entry';
 import type { GaugeStand } from '../forecast/forecast';
 import type { RecipeStep } from '../recipe/recipe';
 

@@ -1,8 +1,8 @@
-import { byDirection, type BenchState, rubsOf, type SeenFault } from '../cycles/benchState';
-import type { RollDirection } from '../cycles/entry';
+import { byDirection, type BenchState, rubsOf, type SeenFault } from '../log/benchState';
+import type { RollDirection } from '../log/entry';
 import { boundsOf, type Point, type Polygon } from '../outline/polygon';
 import type { Advice } from './advice';
-import { leastFace, PRACTICE, type Worked } from './practice';
+import { leastFace, PRACTICE, type Worked } from '../log/practice';
 
 /**
  * The diagonal that a place lies on, seen from the middle of what was laid.

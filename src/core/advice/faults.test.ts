@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { benchState } from '../cycles/benchState';
-import type { Act } from '../cycles/entry';
-import { TESTS } from '../cycles/entry';
-import { FELT_TESTS, suits } from '../cycles/tests';
+import { benchState } from '../log/benchState';
+import type { Act } from '../log/entry';
+import { TESTS } from '../log/entry';
+import { FELT_TESTS, suits } from '../log/tests';
 import { causeInLog, FAULTS, faultOf } from './faults';
 
 const stateOf = (...acts: Act[]) =>

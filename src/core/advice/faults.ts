@@ -1,6 +1,6 @@
-import type { BenchState } from '../cycles/benchState';
+import type { BenchState } from '../log/benchState';
 import type { FormPlan } from '../forms/formKind';
-import { PRACTICE } from './practice';
+import { PRACTICE } from '../log/practice';
 
 /** Something that goes wrong at the bench: what is seen, why it likely came about, and what helps. All common practice. */
 export interface Fault {

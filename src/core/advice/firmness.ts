@@ -1,8 +1,8 @@
-import type { BenchState } from '../cycles/benchState';
-import type { TestName } from '../cycles/entry';
+import type { BenchState } from '../log/benchState';
+import type { TestName } from '../log/entry';
 import type { FormPlan } from '../forms/formKind';
 import type { Advice } from './advice';
-import { PRACTICE } from './practice';
+import { PRACTICE } from '../log/practice';
 
 /** The test that says whether a piece is firm: a solid is squeezed, cloth is looked at from its back, all else is pinched. */
 export type FirmTest = 'pinch' | Extract<TestName, 'squeeze' | 'cloth'>;

@@ -1,4 +1,4 @@
-import type { BenchState } from '../cycles/benchState';
+import type { BenchState } from '../log/benchState';
 import type { Forecast } from '../forecast/forecast';
 import { SIZE_TOLERANCE } from '../tolerances';
 import { firmness, type FirmTest } from './firmness';

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { benchState } from '../cycles/benchState';
-import type { Act } from '../cycles/entry';
+import { benchState } from '../log/benchState';
+import type { Act } from '../log/entry';
 import type { FormPlan } from '../forms/formKind';
 import { ball } from '../forms/kinds/ball';
 import { bottleSleeve } from '../forms/kinds/bottleSleeve';
 import { rectangle } from '../forms/kinds/rectangle';
-import { FORM_KINDS } from '../forms/registry';
+import { FORM_KINDS } from '../forms/kinds/registry';
 import { makePlan } from '../plan/makePlan';
 import { newPlan } from '../plan/newPlan';
 import { befalls, faultOf } from './faults';

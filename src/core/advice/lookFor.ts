@@ -1,4 +1,4 @@
-import type { BenchState } from '../cycles/benchState';
+import type { BenchState } from '../log/benchState';
 import type { FormPlan } from '../forms/formKind';
 import { isHollow } from './faults';
 

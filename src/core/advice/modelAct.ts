@@ -1,11 +1,11 @@
-import type { BenchState } from '../cycles/benchState';
+import type { BenchState } from '../log/benchState';
 import type { Advised } from '../felting/advise';
 import type { Work } from '../felting/feltingModel';
 import type { Rolls } from '../felting/wayAhead';
 import type { GaugeStand } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import { firmAct, type FirmTest } from './firmness';
-import { leastFace, type Worked } from './practice';
+import { leastFace, type Worked } from '../log/practice';
 import type { Advice } from './advice';
 
 /** What the felting model says of a piece, and how it was asked. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Act } from '../cycles/entry';
+import type { Act } from '../log/entry';
 import { addWork, NO_WORK, type Work } from '../felting/feltingModel';
 import type { GaugeStand } from '../forecast/forecast';
 import { finishedMm, laidMm } from '../quantity';

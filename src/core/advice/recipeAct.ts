@@ -1,4 +1,4 @@
-import type { RollDirection } from '../cycles/entry';
+import type { RollDirection } from '../log/entry';
 import type { GaugeStand } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import type { Following, RecipeMove } from '../recipe/following';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { modelAct, restOfMove } from '../advice/modelAct';
-import { benchState } from '../cycles/benchState';
-import type { Act } from '../cycles/entry';
+import { benchState } from '../log/benchState';
+import type { Act } from '../log/entry';
 import { progressForecast } from '../forecast/progressForecast';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';

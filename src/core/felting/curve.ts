@@ -1,4 +1,4 @@
-import type { LogEntry } from '../cycles/entry';
+import type { LogEntry } from '../log/entry';
 import type { Formed } from './feltedOf';
 import { feltedOf } from './feltedOf';
 import {

@@ -1,6 +1,6 @@
-import type { LogEntry, Water } from '../cycles/entry';
-import { meanReading } from '../cycles/pair';
-import { standing } from '../cycles/standing';
+import type { LogEntry, Water } from '../log/entry';
+import { meanReading } from '../log/pair';
+import { standing } from '../log/standing';
 import type { FormPlan, Gauge } from '../forms/formKind';
 import { addWork, type Belief, FELTING, guessed, NO_WORK, withoutBias, type Work } from './feltingModel';
 import { workOfAct } from './intensity';

@@ -1,5 +1,5 @@
-import type { Act, Water } from '../cycles/entry';
-import { rollIntensity } from '../cycles/intensity';
+import type { Act, Water } from '../log/entry';
+import { rollIntensity } from '../log/intensity';
 
 /**
  * How much an act counts beside a reference roll: one full roll of a snug bundle of bubble wrap with hot soapy water and the

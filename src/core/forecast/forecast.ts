@@ -1,4 +1,4 @@
-import type { BenchState } from '../cycles/benchState';
+import type { BenchState } from '../log/benchState';
 import type { Gauge } from '../forms/formKind';
 
 /** Where one gauge line stands between laid and wanted. */

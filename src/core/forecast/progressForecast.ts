@@ -1,4 +1,4 @@
-import { meanReading } from '../cycles/pair';
+import { meanReading } from '../log/pair';
 import { LOPSIDED_PROGRESS } from '../tolerances';
 import type { Forecaster, GaugeStand } from './forecast';
 

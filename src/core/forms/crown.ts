@@ -1,4 +1,4 @@
-import type { Station } from './envelopeByGirths';
+import type { Station } from './station';
 
 /** Stations on a crown: enough for its girths to be right to 1 in 1000. */
 export const CROWN_STATIONS = 12;

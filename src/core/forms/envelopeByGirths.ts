@@ -5,12 +5,7 @@ import { surplusAlong } from './edgeSurplus';
 import { type FormPlan, type Gauge, type Handle, type Laying, type NamedLine, PLAIN } from './formKind';
 import { gaugeLine } from './gaugeLine';
 import { profileOf } from './profile';
-
-/** A place along the piece and the girth there, finished mm, inside. Along is measured on the wall. */
-export interface Station {
-  readonly along: number;
-  readonly girth: number;
-}
+import type { Station } from './station';
 
 /** A form made of girths along an axis. */
 export interface GirthShape {

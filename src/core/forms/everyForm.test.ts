@@ -4,7 +4,7 @@ import { selfCrossing } from '../outline/crossing';
 import { boundsOf, polygonArea } from '../outline/polygon';
 import { type FormKind, measure } from './formKind';
 import { measuresAtSize, scaleMeasures } from './scaleMeasures';
-import { checkMeasures, FORM_KINDS } from './registry';
+import { checkMeasures, FORM_KINDS } from './kinds/registry';
 import { laid, laying, netMm2 } from './testing/laying';
 
 const KINDS = FORM_KINDS.map(k => [k.kind, k] as const);

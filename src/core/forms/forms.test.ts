@@ -4,11 +4,12 @@ import { boundsOf } from '../outline/polygon';
 import { bottleSleeve } from './kinds/bottleSleeve';
 import { cosy } from './kinds/cosy';
 import { disc } from './kinds/disc';
-import { planByGirths, type Station } from './envelopeByGirths';
+import { planByGirths } from './envelopeByGirths';
+import type { Station } from './station';
 import { type FormPlan, type Laying, measure } from './formKind';
 import { laid, laying, netMm2 } from './testing/laying';
 import { gaugeAxis } from './gaugeAxis';
-import { checkMeasures, formKind } from './registry';
+import { checkMeasures, formKind } from './kinds/registry';
 import { rectangle } from './kinds/rectangle';
 
 const byGirths = (stations: readonly Station[], how: Laying): FormPlan =>

@@ -1,5 +1,5 @@
 import { curvedLine } from '../outline/curve';
-import type { Station } from './envelopeByGirths';
+import type { Station } from './station';
 import type { Fact, ProfilePoint } from './formKind';
 
 /** Flatness of a profile that is turned, as a share of its size, so that twice the piece is twice the profile. */

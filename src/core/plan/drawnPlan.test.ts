@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { freeEnvelope } from '../forms/kinds/freeEnvelope';
 import { freeSheet } from '../forms/kinds/freeSheet';
-import { FORM_KINDS } from '../forms/registry';
+import { FORM_KINDS } from '../forms/kinds/registry';
 import type { DrawnOutline } from '../outline/drawn';
 import { makePlan } from './makePlan';
 import { newPlan } from './newPlan';

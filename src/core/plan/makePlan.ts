@@ -3,7 +3,7 @@ import { DENSEST_FELT } from '../chain/firmnessScale';
 import type { ChainQuantity, PartialChain } from '../chain/quantities';
 import { type ChainSolution, solveChain } from '../chain/solveChain';
 import type { FormKind, FormPlan, Measures } from '../forms/formKind';
-import { checkMeasures, formKind } from '../forms/registry';
+import { checkMeasures, formKind } from '../forms/kinds/registry';
 import { type Issue, issue } from '../issues';
 import type { AxisShrinkage } from '../quantity';
 import { err, ok, type Result } from '../result';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHAIN, type ChainQuantity } from '../chain/quantities';
 import { bottleSleeve } from '../forms/kinds/bottleSleeve';
-import { FORM_KINDS } from '../forms/registry';
+import { FORM_KINDS } from '../forms/kinds/registry';
 import { makePlan } from './makePlan';
 import { standInPlan } from './whileEditing';
 import { newPlan } from './newPlan';

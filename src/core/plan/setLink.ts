@@ -1,7 +1,7 @@
 import { giveWay, type Holds } from '../chain/giveWay';
 import type { ChainQuantity } from '../chain/quantities';
 import type { FormKind, Measures } from '../forms/formKind';
-import { formKind } from '../forms/registry';
+import { formKind } from '../forms/kinds/registry';
 import type { DrawnOutline } from '../outline/drawn';
 import { boundsOf } from '../outline/polygon';
 import { curvedOutline } from '../outline/curve';

@@ -1,4 +1,4 @@
-import { formKind } from '../forms/registry';
+import { formKind } from '../forms/kinds/registry';
 import { DRAGGED_FINENESS } from '../tolerances';
 import { makePlan, type Plan } from './makePlan';
 import type { PlanInput } from './planInput';

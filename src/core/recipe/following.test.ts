@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Act, LogEntry } from '../cycles/entry';
+import type { Act, LogEntry } from '../log/entry';
 import { followed, stepBack, type WorkedAs } from './following';
 import { type Recipe, type RecipeStep, SCHOOLS } from './recipe';
 

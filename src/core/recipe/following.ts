@@ -1,5 +1,5 @@
-import type { Act, Cushion, LogEntry, RollDirection } from '../cycles/entry';
-import { standing } from '../cycles/standing';
+import type { Act, Cushion, LogEntry, RollDirection } from '../log/entry';
+import { standing } from '../log/standing';
 import { type Recipe, type RecipeStep, USUAL_COUNT } from './recipe';
 
 /** What a step of a recipe still asks for. `tick` is what only the felter can say is done. */

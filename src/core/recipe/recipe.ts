@@ -1,5 +1,5 @@
-import { PRACTICE } from '../advice/practice';
-import type { Cushion, Water } from '../cycles/entry';
+import { PRACTICE } from '../log/practice';
+import type { Cushion, Water } from '../log/entry';
 
 /** What a step of a recipe asks for. */
 export const RECIPE_ACTS = [

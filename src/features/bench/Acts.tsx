@@ -1,6 +1,6 @@
-import type { Act } from '../../core/cycles/entry';
-import { usualCushion } from '../../core/cycles/cushioning';
-import { meanProgress } from '../../core/cycles/stageOf';
+import type { Act } from '../../core/log/entry';
+import { usualCushion } from '../../core/log/cushioning';
+import { meanProgress } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceStage } from '../../session/pieceStage';
 import type { Bench } from '../../session/useBench';

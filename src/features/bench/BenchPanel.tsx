@@ -1,6 +1,6 @@
 import { lookFor } from '../../core/advice/lookFor';
-import { meanProgress, nowShare } from '../../core/cycles/stageOf';
-import { standsOfAll } from '../../core/cycles/pair';
+import { meanProgress, nowShare } from '../../core/forecast/progressNow';
+import { standsOfAll } from '../../core/forecast/standsOfAll';
 import { arealNow } from '../../core/wool/firmnessNow';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceStage } from '../../session/pieceStage';

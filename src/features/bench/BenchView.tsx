@@ -1,7 +1,7 @@
 import type { MouseEvent } from 'react';
 import type { Advice } from '../../core/advice/advice';
-import { unequalIn } from '../../core/cycles/pair';
-import { nowShare } from '../../core/cycles/stageOf';
+import { unequalIn } from '../../core/log/pair';
+import { nowShare } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { useBench } from '../../session/useBench';

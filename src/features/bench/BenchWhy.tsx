@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Advice, Reason } from '../../core/advice/advice';
-import { PRACTICE } from '../../core/advice/practice';
+import { PRACTICE } from '../../core/log/practice';
 import type { Modelled } from '../../core/advice/modelAct';
-import type { BenchState } from '../../core/cycles/benchState';
+import type { BenchState } from '../../core/log/benchState';
 import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
 import { LOPSIDED_PROGRESS, SIZE_TOLERANCE } from '../../core/tolerances';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';

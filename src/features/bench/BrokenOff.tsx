@@ -1,4 +1,4 @@
-import type { Act } from '../../core/cycles/entry';
+import type { Act } from '../../core/log/entry';
 import { Button } from '../../ui/Button';
 import { actWords, type Spoken } from './benchWords';
 import { actSoFar, countOf, usePacing } from './pacing';

@@ -1,4 +1,4 @@
-import { type Act, type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/cycles/entry';
+import { type Act, type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/log/entry';
 import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import type { Settings } from '../../records/settings';

@@ -1,11 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import {
-  type Counted,
-  countOfMinutes,
-  guessBetween,
-  pacedCount,
-  paceOfTaps,
-} from '../../core/cycles/counting';
+import { type Counted, countOfMinutes, guessBetween, pacedCount, paceOfTaps } from '../../core/log/counting';
 import type { Settings } from '../../records/settings';
 import { useShortcuts } from '../../session/shortcuts';
 import { canSpeak, say, tick } from '../../session/sound';

@@ -1,4 +1,4 @@
-import { standing } from '../../core/cycles/standing';
+import { standing } from '../../core/log/standing';
 import type { Entry } from '../../records/entry';
 import { Button } from '../../ui/Button';
 import { actWords, type Spoken } from './benchWords';

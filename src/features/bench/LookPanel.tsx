@@ -1,6 +1,6 @@
 import { faultOf } from '../../core/advice/faults';
 import type { LookFor, Sight } from '../../core/advice/lookFor';
-import { type Act, FOAMS, type Water, WATERS, WETNESSES } from '../../core/cycles/entry';
+import { type Act, FOAMS, type Water, WATERS, WETNESSES } from '../../core/log/entry';
 import { Button } from '../../ui/Button';
 import { FOAM_WORDS, WETNESS_WORDS } from './benchWords';
 import { PanelFrame } from './PanelFrame';

@@ -1,5 +1,5 @@
 import type { Modelled } from '../../core/advice/modelAct';
-import type { BenchState } from '../../core/cycles/benchState';
+import type { BenchState } from '../../core/log/benchState';
 import type { Forecast } from '../../core/forecast/forecast';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 

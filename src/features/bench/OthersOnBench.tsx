@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { agoWords } from '../../core/cycles/rest';
-import { benchLog } from '../../core/cycles/logParts';
-import { standing } from '../../core/cycles/standing';
+import { agoWords } from '../../core/log/rest';
+import { benchLog } from '../../core/log/logParts';
+import { standing } from '../../core/log/standing';
 import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
 import { nowMs } from '../../session/clock';

@@ -1,4 +1,4 @@
-import type { PinchGrade } from '../../core/cycles/entry';
+import type { PinchGrade } from '../../core/log/entry';
 import { useShortcuts } from '../../session/shortcuts';
 import { Button } from '../../ui/Button';
 import { PINCH } from './benchWords';

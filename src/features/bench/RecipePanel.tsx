@@ -1,4 +1,4 @@
-import { CUSHIONS, type Water, WATERS } from '../../core/cycles/entry';
+import { CUSHIONS, type Water, WATERS } from '../../core/log/entry';
 import {
   moveStep,
   type Recipe,

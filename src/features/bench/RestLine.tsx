@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { agoWords, bodyWork } from '../../core/cycles/rest';
-import { standing } from '../../core/cycles/standing';
+import { agoWords, bodyWork } from '../../core/log/rest';
+import { standing } from '../../core/log/standing';
 import type { Settings } from '../../records/settings';
 import { dayStartMs } from '../../session/clock';
 import { logsSince } from '../../session/logsSince';

@@ -1,5 +1,5 @@
-import type { BenchState, Petal } from '../../core/cycles/benchState';
-import { ROLL_DIRECTIONS } from '../../core/cycles/entry';
+import type { BenchState, Petal } from '../../core/log/benchState';
+import { ROLL_DIRECTIONS } from '../../core/log/entry';
 import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import { svgPathData } from '../../drawing/pathSink';

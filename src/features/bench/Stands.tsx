@@ -1,5 +1,5 @@
 import type { Modelled } from '../../core/advice/modelAct';
-import type { Unequal } from '../../core/cycles/pair';
+import type { Unequal } from '../../core/log/pair';
 import type { Range } from '../../core/felting/foretell';
 import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';

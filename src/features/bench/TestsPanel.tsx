@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { type Act, type TestName, TESTS } from '../../core/cycles/entry';
-import { FELT_TESTS, suits } from '../../core/cycles/tests';
+import { type Act, type TestName, TESTS } from '../../core/log/entry';
+import { FELT_TESTS, suits } from '../../core/log/tests';
 import type { FormPlan } from '../../core/forms/formKind';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { densityOf } from '../../core/wool/firmnessNow';

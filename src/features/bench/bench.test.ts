@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Advice, Reason } from '../../core/advice/advice';
-import type { Act, ActKind } from '../../core/cycles/entry';
+import type { Act, ActKind } from '../../core/log/entry';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
 import { actWords, adviceReason, adviceWords, arrowAt } from './benchWords';

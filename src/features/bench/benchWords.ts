@@ -1,7 +1,7 @@
 import type { Advice, Reason } from '../../core/advice/advice';
-import type { Act, ActKind, PinchGrade, RollDirection } from '../../core/cycles/entry';
+import type { Act, ActKind, PinchGrade, RollDirection } from '../../core/log/entry';
 import { faultOf } from '../../core/advice/faults';
-import { FELT_TESTS } from '../../core/cycles/tests';
+import { FELT_TESTS } from '../../core/log/tests';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { recipeWords } from './recipeWords';
 

@@ -1,6 +1,6 @@
 import type { Advice } from '../../core/advice/advice';
-import { PRACTICE } from '../../core/advice/practice';
-import { type Act, type Cushion, ROLL_DIRECTIONS, type RollDirection } from '../../core/cycles/entry';
+import { PRACTICE } from '../../core/log/practice';
+import { type Act, type Cushion, ROLL_DIRECTIONS, type RollDirection } from '../../core/log/entry';
 import type { Settings } from '../../records/settings';
 
 /** The kinds of act that one tap logs. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Act } from '../../core/cycles/entry';
+import type { Act } from '../../core/log/entry';
 import { ActSchema } from '../../records/entry';
 import { useKeptDraft } from '../../session/useKeptDraft';
 

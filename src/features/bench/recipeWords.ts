@@ -1,4 +1,4 @@
-import { agoWords } from '../../core/cycles/rest';
+import { agoWords } from '../../core/log/rest';
 import { type RecipeAct, type RecipeStep, USUAL_COUNT } from '../../core/recipe/recipe';
 import { CUSHION_WORDS } from './rollWords';
 

@@ -1,4 +1,4 @@
-import type { Cushion, Pressure } from '../../core/cycles/entry';
+import type { Cushion, Pressure } from '../../core/log/entry';
 
 export const CUSHION_WORDS: Readonly<Record<Cushion, string>> = {
   thick: 'thick',

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Reason } from '../../core/advice/advice';
 import { nextAct } from '../../core/advice/nextAct';
 import { recipeAct } from '../../core/advice/recipeAct';
-import { benchState } from '../../core/cycles/benchState';
+import { benchState } from '../../core/log/benchState';
 import { progressForecast } from '../../core/forecast/progressForecast';
 import { wettedWhileLaid } from '../../core/wool/layProgress';
 import { followed } from '../../core/recipe/following';

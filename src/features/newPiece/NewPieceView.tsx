@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { FormKind, Offer, Purpose } from '../../core/forms/formKind';
-import { FORM_KINDS } from '../../core/forms/registry';
+import { FORM_KINDS } from '../../core/forms/kinds/registry';
 import { newPlan, startFrom, type StartFrom } from '../../core/plan/newPlan';
 import { newPiece } from '../../records/piece';
 import { newId, nowIso } from '../../session/clock';

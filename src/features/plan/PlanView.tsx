@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { stageOf } from '../../core/cycles/stageOf';
+import { stageOf } from '../../core/log/stageOf';
 import { ISSUES, issueText } from '../../core/issues';
 import { originOf } from '../../core/plan/explain';
 import { makePlan, type Plan } from '../../core/plan/makePlan';

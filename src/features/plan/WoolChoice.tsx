@@ -1,4 +1,4 @@
-import { stageOf } from '../../core/cycles/stageOf';
+import { stageOf } from '../../core/log/stageOf';
 import { setAxisShrinkage } from '../../core/plan/setLink';
 import { breedWarnings } from '../../core/wool/breeds';
 import type { Piece } from '../../records/piece';

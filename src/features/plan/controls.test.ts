@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FORM_KINDS } from '../../core/forms/registry';
+import { FORM_KINDS } from '../../core/forms/kinds/registry';
 import { makePlan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import { pieceScene } from '../../drawing/scene';

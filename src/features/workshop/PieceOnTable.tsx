@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
-import { benchState } from '../../core/cycles/benchState';
-import { meanProgress, nowShare, type Stage, stageOf } from '../../core/cycles/stageOf';
+import { benchState } from '../../core/log/benchState';
+import { meanProgress, nowShare } from '../../core/forecast/progressNow';
+import { type Stage, stageOf } from '../../core/log/stageOf';
 import { progressForecast } from '../../core/forecast/progressForecast';
 import type { Plan } from '../../core/plan/makePlan';
 import { dryShare, outcome } from '../../core/plan/outcome';

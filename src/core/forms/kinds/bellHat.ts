@@ -1,5 +1,6 @@
 import { allowanceSpec, type FormKind, lengthSpec, measure, type Measures, OUTSIDE } from '../formKind';
-import { alongHandle, girthHandle, planByGirths, type Station } from '../envelopeByGirths';
+import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
+import type { Station } from '../station';
 import { crown, CROWN_STATIONS } from '../crown';
 import { HEAD_SIZES } from '../sizeTables';
 

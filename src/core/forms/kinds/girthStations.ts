@@ -1,5 +1,6 @@
 import { type FormKind, lengthSpec, measure, type Measures, OUTSIDE } from '../formKind';
-import { alongHandle, girthHandle, planByGirths, type Station } from '../envelopeByGirths';
+import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
+import type { Station } from '../station';
 import { indexes, morePlaces, objectToPlaces, withoutPlace } from '../placeList';
 
 const stations = (m: Measures): Station[] =>

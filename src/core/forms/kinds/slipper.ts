@@ -1,5 +1,6 @@
 import { allowanceSpec, type FormKind, measure, type Measures } from '../formKind';
-import { alongHandle, girthHandle, planByGirths, type Station } from '../envelopeByGirths';
+import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
+import type { Station } from '../station';
 import { smoothProfile } from '../profile';
 import { FOOT_SPECS } from '../footSpecs';
 

@@ -5,7 +5,8 @@ import { progressForecast } from '../forecast/progressForecast';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';
 import { benchState } from './benchState';
-import { meanReading, measuredPieces, readingId, standsOfAll, unequalIn } from './pair';
+import { standsOfAll } from '../forecast/standsOfAll';
+import { meanReading, measuredPieces, readingId, unequalIn } from './pair';
 
 const gauge = (id: string): Gauge => ({
   id,

@@ -1,14 +1,5 @@
-import type { Forecast } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
-import type { LogEntry } from './entry';
-import { standing } from './standing';
-
-/** Where a piece is in its life. */
-export type Stage = 'planned' | 'bench' | 'finished';
-
-/** The stage of a piece from its log and whether it was put in the record. */
-export const stageOf = (log: readonly LogEntry[], finishedAt: string | null): Stage =>
-  finishedAt !== null ? 'finished' : standing(log).length > 0 ? 'bench' : 'planned';
+import type { Forecast } from './forecast';
 
 /** Mean share of the way from laid to wanted over the gauge lines that were measured; null before the first. */
 export const meanProgress = (forecast: Forecast): number | null => {

@@ -1,5 +1,3 @@
-import type { GaugeStand } from '../forecast/forecast';
-
 /** So many pieces alike are measured side by side; of a larger batch one stands for all. */
 const MOST = 4;
 /** Pieces of a pair that differ by more than this are told of, as a share of length (common practice). */
@@ -20,28 +18,6 @@ export const meanReading = (readings: Readings, gaugeId: string): number | null 
     v => v !== null,
   );
   return read.length === 0 ? null : read.reduce((sum, v) => sum + v, 0) / read.length;
-};
-
-/** Stands of every piece alike, side by side: A of the first, A of the second, then B. */
-export const standsOfAll = (
-  stands: readonly GaugeStand[],
-  now: Readings,
-  pieces: number,
-): readonly GaugeStand[] => {
-  const count = measuredPieces(pieces);
-  if (count === 1) return stands;
-  return stands.flatMap(s =>
-    Array.from({ length: count }, (_, i): GaugeStand => {
-      const id = readingId(s.gauge.id, i + 1);
-      const read = now[id] ?? null;
-      return {
-        ...s,
-        gauge: { ...s.gauge, id, name: `${s.gauge.name}, piece ${i + 1}` },
-        nowMm: read ?? s.nowMm,
-        measured: read !== null,
-      };
-    }),
-  );
 };
 
 /** Pieces alike that came out unequal: which is the larger, at which gauge, and by how much. */

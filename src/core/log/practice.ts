@@ -1,5 +1,5 @@
-import type { BenchState } from '../cycles/benchState';
-import type { RollDirection } from '../cycles/entry';
+import type { BenchState } from './benchState';
+import type { RollDirection } from './entry';
 
 /** Counts the advice goes by. Common practice, no published source. */
 export const PRACTICE = {
