@@ -5,7 +5,10 @@ import { chromium, type Locator, type Page } from '@playwright/test';
 import { solveChain } from '../src/core/chain/solveChain';
 import { planByGirths } from '../src/core/forms/envelopeByGirths';
 import { mm } from '../src/core/quantity';
-import { writeWorkshopFile } from '../src/files/workshopFile';
+import { workshopText } from '../src/files/writeWorkshop';
+import { pieceKind } from '../src/records/piece';
+import { ofKind } from '../src/records/snapshot';
+import { woolKind } from '../src/records/wool';
 import { sampleWorkshop } from '../src/sample/sampleWorkshop';
 import { BROWSER_FLAGS, browserPath } from './browser.mjs';
 
@@ -82,23 +85,22 @@ const firstLoad = async (page: Page): Promise<number> => {
 /** The sample workshop sixty times over: a maker of four hundred pieces. */
 const COPIES = 60;
 const manyPieces = (): { text: string; pieces: number; entries: number; last: string } => {
-  const { pieces, wools, entries } = sampleWorkshop('2026-03-01T10:00:00.000Z');
+  const { records, entries } = sampleWorkshop('2026-03-01T10:00:00.000Z');
   const copies = Array.from({ length: COPIES }, (_, i) => ({
-    pieces: pieces.map(p => ({ ...p, id: `${p.id}-${i}`, name: `${p.name} ${i}` })),
+    pieces: ofKind(records, pieceKind).map(p => ({ ...p, id: `${p.id}-${i}`, name: `${p.name} ${i}` })),
     entries: entries.map(e => ({ ...e, id: `${e.id}-${i}`, pieceId: `${e.pieceId}-${i}` })),
   }));
+  const pieces = copies.flatMap(c => c.pieces);
   const all = {
-    pieces: copies.flatMap(c => c.pieces),
-    wools,
-    swatches: [],
-    recipes: [],
+    records: [...pieces, ...ofKind(records, woolKind)],
     entries: copies.flatMap(c => c.entries),
+    unread: [],
   };
   return {
-    text: writeWorkshopFile(all, '2026-03-01T10:00:00.000Z'),
-    pieces: all.pieces.length,
+    text: workshopText(all, '2026-03-01T10:00:00.000Z'),
+    pieces: pieces.length,
     entries: all.entries.length,
-    last: all.pieces.at(-1)?.name ?? '',
+    last: pieces.at(-1)?.name ?? '',
   };
 };
 

@@ -2,16 +2,17 @@ import { useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { PlanInput } from '../core/plan/planInput';
 import { AgainDialog } from '../features/again/AgainDialog';
-import { download, fileName } from '../files/download';
-import { onePiece, writeWorkshopFile } from '../files/workshopFile';
+import { fileName } from '../files/download';
+import { onePiece } from '../files/writeWorkshop';
 import type { Entry } from '../records/entry';
 import { newPiece, type Piece } from '../records/piece';
-import { newId, nowIso } from '../session/clock';
 import { useNotify } from '../session/notices';
 import type { PieceStage } from '../session/pieceStage';
 import { planOf } from '../core/plan/planOf';
-import { useStore } from '../session/storeContext';
-import { type Told, useAddPiece, useChangePiece } from '../session/useChanges';
+import { useSaveFile } from '../session/useSaveFile';
+import { useWorkshop } from '../session/workshop';
+import type { Told } from '../session/changes';
+import { useAddPiece, useChangePiece } from '../session/useChanges';
 import { benchLog, layings, weighings } from '../core/log/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
@@ -40,28 +41,22 @@ const withPlan = (piece: Piece, plan: PlanInput): Piece => {
 };
 
 const usePieceActs = (piece: Piece) => {
-  const store = useStore();
+  const { chance, nowIso } = useWorkshop();
+  const saveFile = useSaveFile();
   const navigate = useNavigate();
   const change = useChangePiece();
   const add = useAddPiece();
   const { undo } = useUndo();
   const { tell, failed } = useNotify();
-  const save = (): void => {
-    store
-      .snapshot()
-      .then(s =>
-        download(
-          fileName(piece.name, 'json'),
-          'application/json',
-          writeWorkshopFile(onePiece(s, piece.id), nowIso()),
-        ),
-      )
-      .catch(failed);
-  };
+  const save = (): void =>
+    saveFile.save(
+      s => onePiece(s, piece.id),
+      ending => fileName(piece.name, ending),
+    );
   const again = (plan: PlanInput = piece.plan, woolId: string | null = piece.woolId): void => {
     const copy = withPlan(
       newPiece({
-        id: newId(),
+        id: chance.newId(),
         name: `${piece.name}, again`,
         now: nowIso(),
         plan: piece.plan,

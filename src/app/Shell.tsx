@@ -1,6 +1,6 @@
 import { Toast } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { useHistory } from '../session/history';
 import { type Notice, type Notify, NotifyContext, storeFailure } from '../session/notices';
 import {
@@ -13,7 +13,13 @@ import {
 import { useChangeSettings } from '../session/useChanges';
 import { useSettings } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
-import { Button } from '../ui/Button';
+import { useWorkshop } from '../session/workshop';
+import { useWaiting } from '../session/useBench';
+import { dismissLost } from '../session/keepMarker';
+import type { Marker } from '../session/marker';
+import { localDay } from '../session/clock';
+import { ISSUES, issueText } from '../core/issues';
+import { Button, buttonClass } from '../ui/Button';
 import { ShortcutSheet } from './ShortcutSheet';
 import { useAtBench } from './useAtBench';
 
@@ -68,7 +74,8 @@ const PLACES = [
 const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () => void }) => {
   const settings = useSettings();
   const change = useChangeSettings();
-  const { undo, redo } = useHistory();
+  const { history } = useWorkshop();
+  const { undo, redo } = useHistory(history);
   const act = useUndo();
   const atBench = useAtBench();
   return (
@@ -142,8 +149,56 @@ const GlobalKeys = ({ onHelp }: { readonly onHelp: () => void }) => {
   return null;
 };
 
-/** The strip at the top, the view below it, notices over it. `first` concerns the whole stay and does not go away. */
-export const Shell = ({ first }: { readonly first: Notice | null }) => {
+/** Acts that could not be kept yet: they wait, and are tried again by themselves. */
+const WaitingLine = () => {
+  const { outbox } = useWorkshop();
+  const { why, count } = useWaiting();
+  if (!why) return null;
+  return (
+    <p role="alert" className="flex flex-wrap items-center gap-3 border-b-2 border-wanted bg-soap px-4 py-2">
+      <span className="flex-1">
+        Not kept yet: {count} {count === 1 ? 'act' : 'acts'}. {issueText(why)} {ISSUES[why.code].remedy}
+      </span>
+      <Button onClick={outbox.tryAgain}>Try again</Button>
+    </p>
+  );
+};
+
+/** Told when the browser has lost a workshop of the felter's own, until it is read in again or a new one is begun. */
+const LostLine = ({ lost }: { readonly lost: Marker | null }) => {
+  const workshop = useWorkshop();
+  const [isTold, setTold] = useState(false);
+  if (!lost || isTold) return null;
+  const done = (): void => {
+    dismissLost(workshop);
+    setTold(true);
+  };
+  const { message, cause, remedy } = ISSUES.STORE_LOST;
+  return (
+    <div
+      role="alert"
+      className="flex flex-wrap items-center gap-3 border-b-2 border-wanted bg-soap px-4 py-2"
+    >
+      <p className="min-w-60 flex-1">
+        {message} {lost.ownAt !== null && `It was last changed on ${localDay(lost.ownAt)}. `}
+        {cause} {remedy}
+      </p>
+      <Link to="/file" className={buttonClass('main', 'dry')}>
+        Read a file in
+      </Link>
+      <Button onClick={done}>Begin anew</Button>
+    </div>
+  );
+};
+
+/** The strip at the top, the view below it, notices over it. `notice` concerns the whole stay and does not go away. */
+export const Shell = ({
+  notice: first,
+  lost,
+}: {
+  readonly notice: Notice | null;
+  readonly lost: Marker | null;
+}) => {
   const dark = useTheme();
   const [notice, setNotice] = useState<Notice | null>(null);
   const [help, setHelp] = useState(false);
@@ -166,6 +221,8 @@ export const Shell = ({ first }: { readonly first: Notice | null }) => {
               {first.text}
             </p>
           )}
+          <LostLine lost={lost} />
+          <WaitingLine />
           <main id="view" className="flex min-h-0 flex-1 flex-col">
             <Outlet />
           </main>

@@ -1,32 +1,29 @@
 import '../ui/styles.css';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
-import { refresh } from '../session/keys';
-import { StoreContext } from '../session/storeContext';
-import { openStore } from './openStore';
+import { WorkshopContext } from '../session/workshop';
+import { openWorkshop } from './openWorkshop';
 import { makeRouter } from './routes';
+import { NotOpenYet } from './NotOpenYet';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
 if (nonce) setNonce(nonce);
 
 const start = async (): Promise<void> => {
-  const root = document.querySelector('#root');
-  if (!root) return;
-  const { store, notice } = await openStore();
-  const client = new QueryClient({
-    defaultOptions: { queries: { networkMode: 'always', retry: false, refetchOnWindowFocus: false } },
-  });
-  store.subscribe(change => refresh(client, change));
-  createRoot(root).render(
+  const place = document.querySelector('#root');
+  if (!place) return;
+  const root = createRoot(place);
+  const { workshop, notice, lost } = await openWorkshop(() => root.render(<NotOpenYet />));
+  root.render(
     <StrictMode>
-      <StoreContext value={store}>
-        <QueryClientProvider client={client}>
-          <RouterProvider router={makeRouter(notice)} />
+      <WorkshopContext value={workshop}>
+        <QueryClientProvider client={workshop.client}>
+          <RouterProvider router={makeRouter({ notice, lost })} />
         </QueryClientProvider>
-      </StoreContext>
+      </WorkshopContext>
     </StrictMode>,
   );
 };

@@ -1,64 +1,104 @@
-import { issue, ISSUES, issueText } from '../core/issues';
-import { nowIso } from '../session/clock';
-import { replay } from '../session/journal';
-import { type Notice, storeFailure, storeIssue } from '../session/notices';
-import { idbStore } from '../store/idbStore';
-import { memoryStore } from '../store/memoryStore';
+import type { Chance } from '../session/chance';
+import { isoTime, systemClock } from '../session/clock';
+import { foundBy, type Marker, readMarker, writeMarker } from '../session/marker';
+import type { Notes } from '../session/notes';
+import { storeIssue } from '../session/notices';
+import type { Issue } from '../core/issues';
+import { idbStore, memoryStore } from '../store/makeStore';
+import { NO_BATCH } from '../store/batch';
 import type { Store } from '../store/store';
 
 const DATABASE = 'jorrit';
+const TRIES = 8;
+const PAUSE_MS = 500;
+/** After so long it is said that the workshop is not open yet, and what may help. */
+const SLOW_MS = 2000;
+
+const nowIso = (): string => isoTime(systemClock.nowMs());
 
 /** Puts the sample workshop in, once, where nothing has been made yet. */
-const offerSample = async (store: Store): Promise<void> => {
+export const offerSample = async (store: Store): Promise<void> => {
   const { sampleOffered } = await store.settings();
   if (sampleOffered) return;
-  const { pieces, wools } = await store.snapshot();
-  if (pieces.length === 0 && wools.length === 0) {
-    const { sampleWorkshop } = await import('../sample/sampleWorkshop');
-    await store.merge(sampleWorkshop(nowIso()));
-  }
+  const { sampleWorkshop } = await import('../sample/sampleWorkshop');
+  const sample = sampleWorkshop(nowIso());
+  await store.transact(have => ({
+    batch: have.records.length > 0 ? NO_BATCH : { ...NO_BATCH, put: sample.records, entries: sample.entries },
+    result: null,
+  }));
   await store.updateSettings(s => ({ ...s, sampleOffered: true }));
 };
 
-const reload = (): void => window.location.reload();
-
-const TRIES = 8;
-const PAUSE_MS = 500;
-
-/** The data was written by a later version of the program. */
-const isNewer = (error: unknown): boolean => error instanceof DOMException && error.name === 'VersionError';
-
-/** After a crash the browser may need a moment to let go of its own files. */
-const openPatiently = async (): Promise<Store> => {
-  for (let left = TRIES; ; left -= 1) {
-    try {
-      return await idbStore({ name: DATABASE, clock: nowIso, onOutdated: reload });
-    } catch (error) {
-      if (left <= 1 || isNewer(error)) throw error;
-      await new Promise(resolve => setTimeout(resolve, PAUSE_MS));
+/** Opens the browser's database. After a crash the browser may need a moment to let go of its own files. */
+const openPatiently = async (onSlow: () => void): Promise<Store> => {
+  const slow = setTimeout(onSlow, SLOW_MS);
+  try {
+    for (let left = TRIES; ; left -= 1) {
+      try {
+        return await idbStore({
+          name: DATABASE,
+          clock: nowIso,
+          onOutdated: () => window.location.reload(),
+          onBlocked: onSlow,
+        });
+      } catch (error) {
+        if (left <= 1 || storeIssue(error).code === 'RECORD_NEWER') throw error;
+        await new Promise(resolve => setTimeout(resolve, PAUSE_MS));
+      }
     }
+  } finally {
+    clearTimeout(slow);
   }
 };
 
+/** Marks the store as this browser's own, and finds out whether one that was here before is gone. */
+const mark = async (store: Store, notes: Notes, chance: Chance): Promise<Marker> => {
+  const remembered = readMarker(notes);
+  const [known, snapshot] = await Promise.all([store.meta(), store.snapshot()]);
+  const isEmpty = snapshot.records.length === 0 && snapshot.unread.length === 0;
+  const found = foundBy(remembered, { isEmpty, hasMeta: known !== null });
+  const meta = known ?? { id: chance.newId(), since: nowIso() };
+  if (!known) await store.setMeta(meta);
+  const own = snapshot.records.some(r => !r.sample);
+  const marker: Marker = {
+    id: meta.id,
+    ownAt: found === 'lost' ? (remembered?.ownAt ?? null) : own ? (remembered?.ownAt ?? nowIso()) : null,
+    lostAt: found === 'lost' ? nowIso() : (remembered?.lostAt ?? null),
+  };
+  writeMarker(notes, marker);
+  return marker;
+};
+
+/** A store that was opened, and what has to be said of it. */
+export interface Opened {
+  readonly store: Store;
+  /** Whether what is typed lives beyond the page. */
+  readonly isKept: boolean;
+  readonly marker: Marker | null;
+  /** Why the browser's database could not be opened; null where it was. */
+  readonly failure: Issue | null;
+}
+
 /**
- * Opens the browser's store. Where the browser keeps nothing, the workshop lives as long as the tab, and says so.
+ * Opens the browser's store. Where the browser keeps nothing, the workshop lives as long as the tab, and says so; the sample is put
+ * only where nothing of the felter's own has ever been.
  */
-export const openStore = async (): Promise<{ store: Store; notice: Notice | null }> => {
+export const openStore = async (of: {
+  readonly notes: Notes;
+  readonly chance: Chance;
+  readonly onSlow: () => void;
+}): Promise<Opened> => {
+  const { notes, chance } = of;
   try {
-    const store = await openPatiently();
-    // A note that cannot be carried out now stays for the next start; it must not keep the workshop shut.
-    const notice = await replay(store).then(() => null, storeFailure);
-    await offerSample(store);
-    return { store, notice };
+    const store = await openPatiently(of.onSlow);
+    const marker = await mark(store, notes, chance);
+    return { store, isKept: true, marker, failure: null };
   } catch (error) {
-    const store = memoryStore(nowIso);
-    await offerSample(store);
-    const why = isNewer(error) ? issue('RECORD_NEWER', '') : storeIssue(error);
     return {
-      store,
-      notice: {
-        text: `${issueText(why)} ${ISSUES[why.code].remedy} What is typed here lives only as long as this tab.`,
-      },
+      store: memoryStore(nowIso),
+      isKept: false,
+      marker: readMarker(notes),
+      failure: storeIssue(error),
     };
   }
 };

@@ -1,13 +1,20 @@
 import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
+import type { Marker } from '../session/marker';
 import type { Notice } from '../session/notices';
 import { NotHere } from './NotHere';
 import { Shell } from './Shell';
 
+/** What has to be said for the whole stay. */
+interface First {
+  readonly notice: Notice | null;
+  readonly lost: Marker | null;
+}
+
 /** Each view has its own address and is loaded when it is first asked for. */
-const routes = (notice: Notice | null): RouteObject[] => [
+const routes = (first: First): RouteObject[] => [
   {
     path: '/',
-    element: <Shell first={notice} />,
+    element: <Shell {...first} />,
     errorElement: <NotHere />,
     hydrateFallbackElement: <p className="p-4">Reading …</p>,
     children: [
@@ -65,4 +72,4 @@ const routes = (notice: Notice | null): RouteObject[] => [
   },
 ];
 
-export const makeRouter = (notice: Notice | null) => createBrowserRouter(routes(notice));
+export const makeRouter = (first: First) => createBrowserRouter(routes(first));

@@ -38,6 +38,26 @@ export const ISSUES = {
     cause: 'The pins ask for a negative shrinkage, or one of more than 95 %.',
     remedy: 'Change one of the pins that are named.',
   },
+  BEYOND_LIMITS: {
+    message: 'A figure would be beyond anything that is felted.',
+    cause: 'It follows from the figures that are kept: one of them is a slip, or two do not go together.',
+    remedy: 'Change one of the figures that are kept.',
+  },
+  WALL_TOO_THICK: {
+    message: 'The wall would leave no room inside.',
+    cause: 'The piece is measured outside, and its wall takes up all of it.',
+    remedy: 'Take less wool, a thinner wall or a larger piece, or measure it inside.',
+  },
+  NOT_SETTLED: {
+    message: 'Wall and outside measures could not be made to agree.',
+    cause: 'The wall follows from the size, and the size from the wall, without end.',
+    remedy: 'Keep the thickness as well, or measure the piece inside.',
+  },
+  PLAN_FAILED: {
+    message: 'This piece could not be worked out.',
+    cause: 'Some figure of it is one that Jorrit did not expect.',
+    remedy: 'Change its measures, save it to a file, or delete it. Nothing else is touched.',
+  },
   DENSITY_BEYOND_FIBRE: {
     message: 'No felt is this dense.',
     cause: 'Wool fibre itself is 1.31 g/cm³; felt above about 0.6 is not believable.',
@@ -98,6 +118,26 @@ export const ISSUES = {
     cause: 'It was cut short, or is another kind of file.',
     remedy: 'Choose a file that Jorrit wrote.',
   },
+  FILE_NOT_TEXT: {
+    message: 'This file is not text.',
+    cause: 'It holds bytes that are no UTF-8: it is another kind of file, or was damaged on the way.',
+    remedy: 'Choose a file that Jorrit wrote, and copy it anew if it was sent.',
+  },
+  FILE_TOO_DEEP: {
+    message: 'This file is nested too deeply.',
+    cause: 'No workshop file is: it was made to do harm, or is another kind of file.',
+    remedy: 'Choose a file that Jorrit wrote.',
+  },
+  ZIP_UNREADABLE: {
+    message: 'This zip file cannot be read.',
+    cause: 'It was cut short, holds other things than a workshop, or unpacks to more than it may.',
+    remedy: 'Choose a file that Jorrit wrote.',
+  },
+  ATTACHMENT_WRONG: {
+    message: 'A picture in this file is not the one that it says.',
+    cause: 'The file was damaged or changed.',
+    remedy: 'Save the workshop again where it came from.',
+  },
   FILE_INVALID: {
     message: 'Something in this file is not as it must be.',
     cause: 'It was edited by hand or damaged.',
@@ -130,8 +170,74 @@ export const ISSUES = {
   },
   WORKER_DIED: {
     message: 'The work in the background stopped.',
-    cause: 'The browser ended it, often for want of memory.',
-    remedy: 'Try again, with a smaller sheet or fewer sheets.',
+    cause: 'The browser ended it, often for lack of memory.',
+    remedy: 'Try again. If it stops again, reload the page.',
+  },
+  WORK_FAILED: {
+    message: 'The work in the background did not succeed.',
+    cause: 'Something in what it was given is not as it expected.',
+    remedy: 'Try again. If it fails again, change the piece a little.',
+  },
+  WORKER_SLOW: {
+    message: 'The work in the background took too long and was stopped.',
+    cause: 'The device is very busy, or the piece is very large.',
+    remedy: 'Try again, with less at once.',
+  },
+  WORKER_NOT_STARTED: {
+    message: 'The work in the background could not be started.',
+    cause: 'The page has lost its files, or the browser allows no workers.',
+    remedy: 'Reload the page.',
+  },
+  CANCELLED: {
+    message: 'It was cancelled.',
+    cause: 'You stopped it, or something newer was asked for.',
+    remedy: 'Start it again when you like.',
+  },
+  STORE_FULL: {
+    message: 'There is no room left to keep this.',
+    cause: 'The disk is full, or the browser has used up its share of it.',
+    remedy: 'Free some space, then do it again. What was kept before is still there.',
+  },
+  STORE_CLOSED: {
+    message: 'The browser has closed the workshop.',
+    cause: 'It ran out of space or memory, or a newer version is open in another tab.',
+    remedy: 'Reload this page. What was kept before is still there.',
+  },
+  STORE_SLOW: {
+    message: 'The workshop is not open yet.',
+    cause:
+      'Another tab with an older version keeps it busy, or the browser is still getting its files ready.',
+    remedy: 'Close other tabs with Jorrit. If that does not help, restart the browser.',
+  },
+  STORE_LOST: {
+    message: 'The workshop that was kept here is gone.',
+    cause: 'The browser has cleared its storage: to make room, or because it was told to.',
+    remedy: 'Read your last saved file in. Nothing of it is replaced by the sample.',
+  },
+  NOTES_DENIED: {
+    message: 'This browser does not let Jorrit keep notes of the last moment.',
+    cause: 'Local storage is switched off, or full.',
+    remedy: 'All is kept as usual; only wait a moment after the last change before you close the tab.',
+  },
+  PIECE_GONE: {
+    message: 'This piece is not here any more, so nothing can be added to it.',
+    cause: 'It was cleared or deleted for good, perhaps in another tab.',
+    remedy: 'Bring it back from a file, or start a new piece.',
+  },
+  LOG_FULL: {
+    message: 'The log of this piece takes no more entries.',
+    cause: 'A file gave its last entry the highest number there is.',
+    remedy: 'Make the piece again: the new one has a log of its own.',
+  },
+  UNDO_OVERTAKEN: {
+    message: 'It was changed again since, so that was left as it is.',
+    cause: 'Another tab, or a later change, gave it another figure.',
+    remedy: 'Change it by hand if you want it back.',
+  },
+  RECORDS_UNREAD: {
+    message: 'Some records could not be read. They went into the file as they are.',
+    cause: 'They are damaged, or a later version wrote them.',
+    remedy: 'Keep the file: a later version may read them.',
   },
   STORE_FAILED: {
     message: 'The browser did not keep this.',
@@ -153,7 +259,19 @@ export interface Issue {
   readonly detail?: string;
 }
 
-const asText = (got: unknown): string => (typeof got === 'string' ? got : JSON.stringify(got));
+/** More of what was found tells nothing more. */
+const MOST_GOT = 200;
+
+const asText = (got: unknown): string => {
+  const text = typeof got === 'string' ? got : isNested(got) ? '…' : (JSON.stringify(got) ?? String(got));
+  return text.length > MOST_GOT ? `${text.slice(0, MOST_GOT)}…` : text;
+};
+
+/** Whether something holds lists or objects that hold others: it may be deeper than can be put as text. */
+const isNested = (got: unknown): boolean =>
+  typeof got === 'object' &&
+  got !== null &&
+  Object.values(got).some(v => typeof v === 'object' && v !== null && Object.values(v).length > 0);
 
 /** Builds an issue. `got` is turned to text so that an issue can be stored and sent between threads. */
 export const issue = (

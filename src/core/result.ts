@@ -6,3 +6,12 @@ export type Result<T> =
 
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 export const err = (...issues: readonly Issue[]): Result<never> => ({ ok: false, issues });
+
+/** So many issues say enough; a damaged file may have a hundred thousand. */
+const MOST_ISSUES = 200;
+
+/** The issues of a list, however long it is. */
+export const errs = (issues: readonly Issue[]): Result<never> => ({
+  ok: false,
+  issues: issues.slice(0, MOST_ISSUES),
+});

@@ -8,8 +8,10 @@ export const fileName = (name: string, ending: string): string => {
 };
 
 /** Hands a file to the browser to keep. */
-export const download = (name: string, type: string, content: string | ArrayBuffer): void => {
-  const url = URL.createObjectURL(new Blob([content], { type }));
+export const download = (name: string, type: string, content: string | ArrayBuffer | Uint8Array): void => {
+  // Bytes of their own: a view may lie over memory that is shared.
+  const part = content instanceof Uint8Array ? new Uint8Array(content) : content;
+  const url = URL.createObjectURL(new Blob([part], { type }));
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -34,9 +34,14 @@ describe('the shelf as a table', () => {
     });
     fc.assert(
       fc.property(fc.array(any, { minLength: 1, maxLength: 6 }), all => {
-        const back = read(writeShelfCsv(all.map(w => wool(w))));
+        const back = read(
+          writeShelfCsv(
+            all.map(w => wool(w)),
+            w => w.gramsCounted,
+          ),
+        );
         expect(back.problems).toEqual([]);
-        expect(back.rows).toMatchObject(all);
+        expect(back.rows).toMatchObject(all.map(w => ({ ...w, fibre: w.fibre || null })));
       }),
       { numRuns: 150 },
     );
@@ -44,7 +49,10 @@ describe('the shelf as a table', () => {
 
   it('writes nothing that a spreadsheet would run', () => {
     const hostile = ['=HYPERLINK("http://x")', '+1+1', '-2', '@SUM(A1)', '\tx', '=cmd|" /C calc"!A0'];
-    const csv = writeShelfCsv(hostile.map(name => wool({ name, notes: name })));
+    const csv = writeShelfCsv(
+      hostile.map(name => wool({ name, notes: name })),
+      () => null,
+    );
     const cells = Papa.parse<string[]>(csv).data.slice(1).flat();
     expect(cells.filter(c => /^[=+\-@\t\r]/.test(c))).toEqual([]);
     // It comes back as it was, but for spaces at its ends.
@@ -61,7 +69,8 @@ describe('the shelf as a table', () => {
       fibre: 'Suffolk',
       gramsCounted: 1500,
       per100g: 6.4,
-      notes: 'Dye lot: 12 b',
+      notes: null,
+      unread: ['Dye lot: 12 b'],
     });
     expect(rows[1]?.gramsCounted).toBeCloseTo(56.699, 3);
   });
@@ -75,8 +84,37 @@ describe('the shelf as a table', () => {
     ]);
     expect(rows.map(r => r.name)).toEqual(['Fog', 'Oat']);
     expect(rows[0]).toMatchObject({ gramsCounted: null, micron: null });
-    expect(rows[0]?.notes).toContain('grams: -3');
-    expect(rows[0]?.notes).toContain('micron: fine');
+    expect(rows[0]?.unread).toEqual(['micron: fine', 'grams: -3']);
+  });
+
+  it('says nothing where a cell is empty, and keeps the words of what it does not know', () => {
+    const { rows } = read('name,sort,form,colour,fibre,notes\nFog,,,,,\nOat,yarn,spun,teal,merino,soft\n');
+    expect(rows).toEqual([
+      {
+        name: 'Fog',
+        sort: null,
+        fibre: null,
+        micron: null,
+        form: null,
+        colour: null,
+        gramsCounted: null,
+        per100g: null,
+        ropeGPerM: null,
+        notes: null,
+        unread: [],
+      },
+      expect.objectContaining({
+        name: 'Oat',
+        fibre: 'merino',
+        notes: 'soft',
+        unread: ['colour: teal', 'sort: yarn', 'form: spun'],
+      }),
+    ]);
+  });
+
+  it('holds what is left, not what was counted', () => {
+    const csv = writeShelfCsv([wool({ gramsCounted: 640 })], () => 412.4999999);
+    expect(read(csv).rows[0]?.gramsCounted).toBe(412.5);
   });
 
   it('refuses a table in which nothing is a name', () => {

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { type Issue, issue } from '../core/issues';
+import { isWithin, type Limit, LIMITS } from '../core/limits';
 import { err, ok, type Result } from '../core/result';
 import { parseNumber } from '../core/units/parseNumber';
 import { parseQuantity } from '../core/units/units';
@@ -41,12 +42,18 @@ const ALSO: Readonly<Record<Column, readonly string[]>> = {
 /** A spreadsheet runs what begins so. It is written behind an apostrophe, which is taken away when it is read. */
 const FORMULA = /^[=+\-@\t\r]/;
 const LARGEST_CHARS = 20_000_000;
-const UNDYED = '#cdbf9f';
+const MOST_NOTES = 20_000;
 
 const field = (value: string | number | null): string | number => value ?? '';
 
-/** The shelf as a table: commas, a heading row, figures with a decimal point, nothing that a spreadsheet would run. */
-export const writeShelfCsv = (wools: readonly Wool[]): string =>
+/** To what a scale reads, without the dust of arithmetic. */
+const tidy = (grams: number | null): number | null => (grams === null ? null : Number(grams.toFixed(3)));
+
+/**
+ * The shelf as a table: commas, a heading row, figures with a decimal point, nothing that a spreadsheet would run.
+ * @param left what is left of a wool by now, g: what was counted, less what was weighed since
+ */
+export const writeShelfCsv = (wools: readonly Wool[], left: (wool: Wool) => number | null): string =>
   Papa.unparse(
     {
       fields: [...COLUMNS],
@@ -57,7 +64,7 @@ export const writeShelfCsv = (wools: readonly Wool[]): string =>
         field(w.micron),
         w.form,
         w.colour,
-        field(w.gramsCounted),
+        field(tidy(left(w))),
         field(w.per100g),
         field(w.ropeGPerM),
         w.notes,
@@ -74,59 +81,69 @@ const columnOf = (heading: string): Column | null => {
   return COLUMNS.find(c => c === plain || ALSO[c].includes(plain)) ?? null;
 };
 const plainText = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text).trim();
-const oneOf = <T extends string>(all: readonly T[], text: string, otherwise: T): T =>
-  all.find(v => v === text.toLowerCase()) ?? otherwise;
+/** Figures that a wool may have, by the column that says them. */
+const RANGE: Readonly<Partial<Record<Column, Limit>>> = {
+  micron: LIMITS.micron,
+  grams: LIMITS.grams,
+  'per 100 g': LIMITS.price,
+  'rope g per m': LIMITS.ropeGPerM,
+};
 
-/** One row. What cannot be read stays, in its words, among the notes. */
+/** One row. An empty cell says nothing; what cannot be read is handed on in its words. */
 const rowOf = (
   cells: ReadonlyArray<{ readonly heading: string; readonly text: string }>,
   line: number,
 ): { row: WoolRow | null; problems: Issue[] } => {
   const problems: Issue[] = [];
-  const kept: string[] = [];
+  const unread: string[] = [];
   const text = (column: Column): string =>
     cells.find(c => columnOf(c.heading) === column && c.text !== '')?.text ?? '';
   const figure = (column: Column, read: (given: string) => number | null): number | null => {
     const given = text(column);
     if (given === '') return null;
     const value = read(given);
-    if (value !== null && value >= 0 && value < 1e9) return value;
-    kept.push(`${column}: ${given}`);
+    if (value !== null && isWithin(value, RANGE[column] ?? LIMITS.grams)) return value;
+    unread.push(`${column}: ${given}`);
     const code = value === null ? 'NOT_A_NUMBER' : 'OUT_OF_RANGE';
     problems.push(issue(code, `line ${line}, ${column}`, { got: given }));
     return null;
   };
   const name = text('name').slice(0, 200);
   if (name === '') return { row: null, problems: [issue('CSV_NAMELESS', `line ${line}`)] };
+  const oneOf = <T extends string>(column: Column, all: readonly T[]): T | null => {
+    const given = text(column);
+    const found = all.find(v => v === given.toLowerCase()) ?? null;
+    if (given !== '' && found === null) unread.push(`${column}: ${given}`);
+    return found;
+  };
   const colour = text('colour');
   const isColour = /^#[0-9a-f]{6}$/i.test(colour);
-  if (colour !== '' && !isColour) kept.push(`colour: ${colour}`);
+  if (colour !== '' && !isColour) unread.push(`colour: ${colour}`);
   for (const { heading, text: given } of cells)
-    if (columnOf(heading) === null && given !== '') kept.push(`${heading}: ${given}`);
+    if (columnOf(heading) === null && given !== '') unread.push(`${heading}: ${given}`);
   const mass = (given: string): number | null => parseQuantity(given, 'mass', 'metric');
   const plain = (given: string): number | null => parseNumber(given);
-  const [micron, ropeGPerM] = [figure('micron', plain), figure('rope g per m', plain)];
-  const row: WoolRow = {
-    sort: oneOf(SORTS, text('sort'), 'wool'),
-    name,
-    fibre: text('fibre').slice(0, 200),
-    micron: micron === 0 ? null : micron,
-    form: oneOf(WOOL_FORMS, text('form'), 'batt'),
-    colour: isColour ? colour.toLowerCase() : UNDYED,
-    gramsCounted: figure('grams', mass),
-    per100g: figure('per 100 g', plain),
-    ropeGPerM: ropeGPerM === 0 ? null : ropeGPerM,
-    notes: '',
-  };
   return {
-    row: { ...row, notes: [text('notes'), ...kept].filter(Boolean).join('\n').slice(0, 20_000) },
+    row: {
+      name,
+      sort: oneOf('sort', SORTS),
+      fibre: text('fibre').slice(0, 200) || null,
+      micron: figure('micron', plain),
+      form: oneOf('form', WOOL_FORMS),
+      colour: isColour ? colour.toLowerCase() : null,
+      gramsCounted: figure('grams', mass),
+      per100g: figure('per 100 g', plain),
+      ropeGPerM: figure('rope g per m', plain),
+      notes: text('notes').slice(0, MOST_NOTES) || null,
+      unread,
+    },
     problems,
   };
 };
 
 /**
  * Reads a shelf from a table: any separator, decimal points or commas, headings in any order and by several names.
- * Columns that are not known and figures that cannot be read go into the notes, so that nothing is lost.
+ * Columns that are not known and figures that cannot be read are handed on in their words, so that nothing is lost.
  * Fails with FILE_TOO_LARGE or CSV_HEADINGS.
  */
 export const readShelfCsv = (text: string): Result<ReadShelf> => {

@@ -36,6 +36,9 @@ export const joinPath = (base: string, path: ReadonlyArray<PropertyKey>): string
 export const isObject = (raw: unknown): raw is Record<string, unknown> =>
   typeof raw === 'object' && raw !== null && !Array.isArray(raw);
 
+/** So many issues of one record say enough. */
+const MOST_ISSUES = 20;
+
 /**
  * Brings a stored record up to date and checks it. Never throws; never changes what it was given.
  * @param path where the record stands, for the issues: `pieces[2]`
@@ -64,8 +67,8 @@ export const loadRecord = <T>(spec: RecordSpec<T>, raw: unknown, path: string): 
   return parsed.success
     ? { status: 'ok', value: parsed.data }
     : invalid(
-        ...parsed.error.issues.map(i =>
-          issue('FILE_INVALID', joinPath(path, i.path), { detail: `${i.message}.` }),
-        ),
+        ...parsed.error.issues
+          .slice(0, MOST_ISSUES)
+          .map(i => issue('FILE_INVALID', joinPath(path, i.path), { detail: `${i.message}.` })),
       );
 };

@@ -1,19 +1,25 @@
 import { z } from 'zod';
+import type { Issue } from '../core/issues';
 import { CHAIN } from '../core/chain/quantities';
 import { MOST_DRAWN_POINTS } from '../core/tolerances';
 import type { DrawnOutline } from '../core/outline/drawn';
 import { DECORATION_KINDS, FIBRE_LAYS, LAY_ORDERS } from '../core/wool/layOrder';
 import { type LaidOf, type LayerPart, partsOf } from '../core/wool/pileList';
 import type { PlanInput } from '../core/plan/planInput';
-import { Id, IsoTime, kept, NotNegative, Positive, Reading } from './common';
+import { CHAIN_LIMITS } from '../core/chain/limits';
+import { checkMeasures, formKind } from '../core/forms/kinds/registry';
+import { LIMITS } from '../core/limits';
+import { count, figure, fresh, Id, IsoTime, kept } from './common';
+import { defineKind } from './kind';
 import { RecipeSchema } from './recipe';
-import { isObject, type Migration, type RecordSpec } from './migrate';
+import { isObject, type Migration } from './migrate';
+import { withinLimits } from './withinLimits';
 
 const Link = z.enum(CHAIN);
 const Share = z.number().min(0).lt(0.95);
 const Share100 = z.number().min(0).max(100);
 
-const Coordinate = z.number().min(-1e5).max(1e5);
+const Coordinate = figure(LIMITS.coordinateMm);
 const OutlineSchema: z.ZodType<DrawnOutline> = z.object({
   points: z
     .array(z.object({ x: Coordinate, y: Coordinate, round: z.boolean() }))
@@ -26,22 +32,22 @@ const OutlineSchema: z.ZodType<DrawnOutline> = z.object({
 const PlanSchema: z.ZodType<PlanInput> = z.object({
   form: z.object({
     kind: z.string().max(64),
-    measures: z.record(z.string().max(64), NotNegative),
+    measures: z.record(z.string().max(64), figure(LIMITS.measure)),
     outline: OutlineSchema.nullable(),
     measuredOn: z.enum(['inside', 'outside']),
   }),
-  pieces: z.number().int().min(1).max(9999),
+  pieces: count(LIMITS.pieces),
   shrinkage: z.object({ along: Share, across: Share }),
   pinned: z.array(Link),
   given: z.array(Link),
   chain: z.object({
-    laidSize: Positive.optional(),
-    grams: Positive.optional(),
-    arealLaid: Positive.optional(),
-    layers: Positive.optional(),
-    gramsPerLayer: Positive.optional(),
-    thickness: Positive.optional(),
-    firmness: Positive.optional(),
+    laidSize: figure(CHAIN_LIMITS.laidSize).optional(),
+    grams: figure(CHAIN_LIMITS.grams).optional(),
+    arealLaid: figure(CHAIN_LIMITS.arealLaid).optional(),
+    layers: figure(CHAIN_LIMITS.layers).optional(),
+    gramsPerLayer: figure(CHAIN_LIMITS.gramsPerLayer).optional(),
+    thickness: figure(CHAIN_LIMITS.thickness).optional(),
+    firmness: figure(CHAIN_LIMITS.firmness).optional(),
   }),
   foldOverMm: z.number().min(0).lt(500),
   resistMm: z.number().min(0).lt(100),
@@ -52,7 +58,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(5),
+  version: z.literal(6),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -83,9 +89,9 @@ const PieceSchema = z.object({
   /** How it is worked, step by step; null where it goes by the advice alone. */
   recipe: RecipeSchema.nullable(),
   result: z.object({
-    readings: z.record(z.string().max(16), Reading),
-    grams: Reading,
-    thicknessMm: Reading,
+    readings: z.record(z.string().max(16), figure(LIMITS.readingMm).nullable()),
+    grams: figure(LIMITS.weighedG).nullable(),
+    thicknessMm: figure(LIMITS.thicknessMm).nullable(),
     finishedAt: IsoTime.nullable(),
   }),
 });
@@ -94,11 +100,13 @@ const PieceSchema = z.object({
 export type Piece = z.infer<typeof PieceSchema>;
 
 /** Until version 2 a bottle sleeve and a cosy had their wall height for a size; since then, the whole length on the wall. */
-const LENGTH_ON_WALL: Readonly<Record<string, (m: Record<string, number>) => number>> = {
-  'bottle-sleeve': m =>
-    (m['body'] ?? 0) / (2 * Math.PI) + (m['height'] ?? 0) + (m['shoulder'] ?? 0) + (m['collar'] ?? 0),
-  cosy: m => (m['crown'] ?? 0) + (m['height'] ?? 0),
-};
+const LENGTH_ON_WALL: ReadonlyMap<string, (m: Record<string, number>) => number> = new Map([
+  [
+    'bottle-sleeve',
+    m => (m['body'] ?? 0) / (2 * Math.PI) + (m['height'] ?? 0) + (m['shoulder'] ?? 0) + (m['collar'] ?? 0),
+  ],
+  ['cosy', m => (m['crown'] ?? 0) + (m['height'] ?? 0)],
+]);
 
 const numbers = (raw: unknown): Record<string, number> =>
   isObject(raw)
@@ -111,10 +119,13 @@ const addPiecesOutlineAndEase = (old: Record<string, unknown>): Record<string, u
   const form = isObject(plan['form']) ? plan['form'] : {};
   const kind = String(form['kind']);
   const measures = numbers(form['measures']);
-  const added: Record<string, number> =
-    kind in LENGTH_ON_WALL ? { ease: 0 } : kind === 'disc' ? { over: 0 } : {};
+  const added: Record<string, number> = LENGTH_ON_WALL.has(kind)
+    ? { ease: 0 }
+    : kind === 'disc'
+      ? { over: 0 }
+      : {};
   const chain = numbers(plan['chain']);
-  const length = LENGTH_ON_WALL[kind]?.(measures);
+  const length = LENGTH_ON_WALL.get(kind)?.(measures);
   const { laidSize } = chain;
   const longer =
     length === undefined || laidSize === undefined || !measures['height']
@@ -156,13 +167,22 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 3, name: 'AddLayingAndColours', up: old => ({ ...old, laying: USUAL_LAYING, colours: [] }) },
   { version: 4, name: 'AddWoolOfDecorations', up: addWoolOfDecorations },
   { version: 5, name: 'AddRecipe', up: old => ({ ...old, recipe: null }) },
+  {
+    version: 6,
+    name: 'KeepWithinLimits',
+    up: old =>
+      withinLimits(old, {
+        revision: LIMITS.olderCount,
+        'plan.form.measures.*': LIMITS.measure,
+        ...Object.fromEntries(
+          Object.entries(CHAIN_LIMITS).map(([link, limit]) => [`plan.chain.${link}`, limit]),
+        ),
+        'result.readings.*': LIMITS.readingMm,
+        'result.grams': LIMITS.weighedG,
+        'result.thicknessMm': LIMITS.thicknessMm,
+      }),
+  },
 ];
-export const pieceSpec: RecordSpec<Piece> = {
-  kind: 'piece',
-  schema: PieceSchema,
-  migrations: PIECE_MIGRATIONS,
-};
-
 /** Every wool that a piece is made of: its own, and those of single layers and of decorations. */
 export const woolsOf = (piece: Piece): ReadonlySet<string> =>
   new Set(
@@ -170,6 +190,24 @@ export const woolsOf = (piece: Piece): ReadonlySet<string> =>
       .map(of => of.woolId)
       .filter(id => id !== null),
   );
+
+/** What the schema cannot say of a piece: its form is known, and its measures are such as the form can have. */
+const checkForm = ({ plan }: Piece): readonly Issue[] => {
+  const kind = formKind(plan.form.kind);
+  const checked = kind.ok ? checkMeasures(kind.value, plan.form.measures) : kind;
+  return checked.ok ? [] : checked.issues;
+};
+
+export const pieceKind = defineKind<Piece>({
+  kind: 'piece',
+  table: 'pieces',
+  since: 1,
+  schema: PieceSchema,
+  migrations: PIECE_MIGRATIONS,
+  nameOf: piece => piece.name,
+  refersTo: piece => [...woolsOf(piece)].map(id => ({ kind: 'wool', id, path: 'woolId' })),
+  check: checkForm,
+});
 
 /** What a piece is laid of. */
 export const laidOf = (piece: Piece): LaidOf => ({
@@ -219,13 +257,8 @@ export const newPiece = (of: {
   readonly recipe?: Piece['recipe'];
 }): Piece => ({
   kind: 'piece',
-  version: 5,
-  id: of.id,
-  createdAt: of.now,
-  updatedAt: of.now,
-  revision: 1,
-  deletedAt: null,
-  sample: false,
+  version: 6,
+  ...fresh(of.id, of.now),
   name: of.name,
   notes: '',
   woolId: of.woolId ?? null,

@@ -4,8 +4,8 @@ import { cosy } from '../core/forms/kinds/cosy';
 import { disc } from '../core/forms/kinds/disc';
 import { makePlan } from '../core/plan/makePlan';
 import { loadRecord } from './migrate';
-import { newWool, woolSpec } from './wool';
-import { pieceSpec } from './piece';
+import { newWool, woolKind } from './wool';
+import { pieceKind } from './piece';
 import { DEFAULT_SETTINGS, settingsSpec } from './settings';
 
 const NOW = '2026-03-01T10:00:00.000Z';
@@ -44,7 +44,7 @@ const old = (
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });
 const loaded = (raw: unknown) => {
-  const got = loadRecord(pieceSpec, raw, '');
+  const got = loadRecord(pieceKind, raw, '');
   if (got.status !== 'ok') throw new Error(JSON.stringify(got));
   const plan = makePlan(got.value.plan);
   if (!plan.ok) throw new Error(JSON.stringify(plan.issues));
@@ -56,7 +56,7 @@ describe('a piece from version 1', () => {
 
   it('is one piece, measured inside, without the allowances that came later: its plan stays as it was', () => {
     const { piece, plan } = loaded(old('bottle-sleeve', SLEEVE));
-    expect(piece.version).toBe(5);
+    expect(piece.version).toBe(6);
     expect(piece.recipe).toBeNull();
     expect(piece.colours).toEqual([]);
     expect(piece.laying).toEqual({ order: 'all', fibres: 'crossed', decorations: [] });
@@ -107,13 +107,13 @@ describe('a piece from version 1', () => {
       order: 'two',
       decorations: [{ name: 'veil', woolId: null, grams: null }],
     });
-    expect(loadRecord(pieceSpec, { ...third, laying: { decorations: [5] } }, '').status).toBe('invalid');
+    expect(loadRecord(pieceKind, { ...third, laying: { decorations: [5] } }, '').status).toBe('invalid');
   });
 
   it('that is damaged is refused, not mended in silence', () => {
     const { plan: _, ...without } = old('disc', { diameter: 380 });
-    expect(loadRecord(pieceSpec, without, 'pieces[0]').status).toBe('invalid');
-    expect(loadRecord(pieceSpec, { ...without, plan: 3 }, 'pieces[0]').status).toBe('invalid');
+    expect(loadRecord(pieceKind, without, 'pieces[0]').status).toBe('invalid');
+    expect(loadRecord(pieceKind, { ...without, plan: 3 }, 'pieces[0]').status).toBe('invalid');
   });
 });
 
@@ -157,11 +157,11 @@ describe('a wool from version 1', () => {
   };
 
   it('keeps its grams, counted when it was last changed; it is wool', () => {
-    expect(loadRecord(woolSpec, first(640), '')).toMatchObject({
+    expect(loadRecord(woolKind, first(640), '')).toMatchObject({
       status: 'ok',
       value: { gramsCounted: 640, countedAt: NOW, sort: 'wool', micron: null },
     });
-    expect(loadRecord(woolSpec, first(null), '')).toMatchObject({
+    expect(loadRecord(woolKind, first(null), '')).toMatchObject({
       status: 'ok',
       value: { gramsCounted: null, countedAt: null },
     });

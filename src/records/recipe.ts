@@ -1,12 +1,16 @@
 import { z } from 'zod';
-import { CUSHIONS, WATERS } from '../core/log/entry';
-import { type Recipe, RECIPE_ACTS } from '../core/recipe/recipe';
-import { Id, kept } from './common';
-import type { Migration, RecordSpec } from './migrate';
+import { CUSHIONS, WATERS } from '../core/acts/vocabulary';
+import { LIMITS } from '../core/limits';
+import type { Recipe } from '../core/recipe/recipe';
+import { RECIPE_STEPS } from '../core/recipe/recipeSteps';
+import { fresh, Id, kept } from './common';
+import { defineKind } from './kind';
+import type { Migration } from './migrate';
+import { withinLimits } from './withinLimits';
 
 const StepSchema = z.object({
   id: Id,
-  act: z.enum(RECIPE_ACTS),
+  act: z.enum([...RECIPE_STEPS.keys()]),
   count: z.number().int().min(1).max(10_000).exactOptional(),
   cushion: z.enum(CUSHIONS).exactOptional(),
   water: z.enum(WATERS).exactOptional(),
@@ -18,28 +22,28 @@ const fields = { name: z.string().min(1).max(200), steps: z.array(StepSchema).ma
 /** A recipe as the piece has it that follows it. */
 export const RecipeSchema: z.ZodType<Recipe> = z.object({ id: Id, ...fields });
 
-const OwnRecipeSchema = z.object({ kind: z.literal('recipe'), version: z.literal(1), ...kept, ...fields });
+const OwnRecipeSchema = z.object({ kind: z.literal('recipe'), version: z.literal(2), ...kept, ...fields });
 
 /** A recipe of the maker's own, kept for the pieces to come. */
 export type OwnRecipe = z.infer<typeof OwnRecipeSchema>;
 
-export const RECIPE_MIGRATIONS: readonly Migration[] = [];
-export const recipeSpec: RecordSpec<OwnRecipe> = {
+export const RECIPE_MIGRATIONS: readonly Migration[] = [
+  { version: 2, name: 'KeepWithinLimits', up: old => withinLimits(old, { revision: LIMITS.olderCount }) },
+];
+export const recipeKind = defineKind<OwnRecipe>({
   kind: 'recipe',
+  table: 'recipes',
+  since: 3,
   schema: OwnRecipeSchema,
   migrations: RECIPE_MIGRATIONS,
-};
+  nameOf: recipe => recipe.name,
+});
 
 /** A recipe put among the maker's own. */
 export const newRecipe = ({ id, name, steps }: Recipe, now: string): OwnRecipe => ({
   kind: 'recipe',
-  version: 1,
-  id,
-  createdAt: now,
-  updatedAt: now,
-  revision: 1,
-  deletedAt: null,
-  sample: false,
+  version: 2,
+  ...fresh(id, now),
   name,
   steps: [...steps],
 });

@@ -4,11 +4,11 @@ import { disc } from '../core/forms/kinds/disc';
 import { entrySpec, ENTRY_MIGRATIONS, ENTRY_VERSION } from './entry';
 import { currentVersion, joinPath, loadRecord, type RecordSpec } from './migrate';
 import { newPlan } from '../core/plan/newPlan';
-import { newPiece, PIECE_MIGRATIONS, pieceSpec } from './piece';
+import { newPiece, PIECE_MIGRATIONS, pieceKind } from './piece';
 import { DEFAULT_SETTINGS, SETTINGS_MIGRATIONS, settingsSpec } from './settings';
-import { newRecipe, RECIPE_MIGRATIONS, recipeSpec } from './recipe';
-import { newSwatch, SWATCH_MIGRATIONS, swatchSpec } from './swatch';
-import { newWool, WOOL_MIGRATIONS, woolSpec } from './wool';
+import { newRecipe, RECIPE_MIGRATIONS, recipeKind } from './recipe';
+import { newSwatch, SWATCH_MIGRATIONS, swatchKind } from './swatch';
+import { newWool, WOOL_MIGRATIONS, woolKind } from './wool';
 
 const NOW = '2026-03-01T10:00:00.000Z';
 const PIECE = newPiece({ id: 'p1', name: 'Pad', now: NOW, plan: newPlan(disc) });
@@ -88,11 +88,11 @@ describe('loading a record', () => {
 
 describe('every stored record', () => {
   const SPECS = [
-    [pieceSpec, PIECE_MIGRATIONS, PIECE],
-    [woolSpec, WOOL_MIGRATIONS, WOOL],
-    [swatchSpec, SWATCH_MIGRATIONS, newSwatch({ id: 's1', woolId: 'w1', now: NOW })],
+    [pieceKind, PIECE_MIGRATIONS, PIECE],
+    [woolKind, WOOL_MIGRATIONS, WOOL],
+    [swatchKind, SWATCH_MIGRATIONS, newSwatch({ id: 's1', woolId: 'w1', now: NOW })],
     [
-      recipeSpec,
+      recipeKind,
       RECIPE_MIGRATIONS,
       newRecipe({ id: 'r1', name: 'Ours', steps: [{ id: 's1', act: 'rub', count: 40 }] }, NOW),
     ],
@@ -124,7 +124,7 @@ describe('every stored record', () => {
       { plan: { ...PIECE.plan, form: { kind: 'disc', measures: { diameter: null } } } },
     ],
   ])('a piece with a bad %s is refused there', (path, change) => {
-    const bad = loadRecord(pieceSpec, { ...PIECE, ...change }, '');
+    const bad = loadRecord(pieceKind, { ...PIECE, ...change }, '');
     expect(bad).toMatchObject({
       status: 'invalid',
       issues: expect.arrayContaining([expect.objectContaining({ path })]),

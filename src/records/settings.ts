@@ -1,7 +1,9 @@
 import { z } from 'zod';
-import { CUSHIONS, PRESSURES } from '../core/log/entry';
-import { Positive } from './common';
+import { type Limit, LIMITS } from '../core/limits';
+import { CUSHIONS, PRESSURES } from '../core/acts/vocabulary';
+import { count, figure } from './common';
 import type { Migration, RecordSpec } from './migrate';
+import { withinLimits } from './withinLimits';
 
 /** Papers that templates are printed on. */
 const PAGE_NAMES = ['a4', 'a3', 'letter', 'tabloid'] as const;
@@ -9,9 +11,19 @@ const PAGE_NAMES = ['a4', 'a3', 'letter', 'tabloid'] as const;
 /** What a dragged length snaps to, coarsest first: 1 cm, ½ cm, 1 mm; or ½, ¼, ⅛ in. */
 export const SNAP_NAMES = ['whole', 'half', 'fine'] as const;
 
+/** What was never checked before: the pace that was counted, and the wisps that were weighed. */
+const HAND: Readonly<Record<'lengthMm' | 'widthMm' | 'grams', Limit>> = {
+  lengthMm: { least: 0.1, most: 1000 },
+  widthMm: { least: 0.1, most: 500 },
+  grams: { least: 0.0001, most: 50 },
+};
+const PACE: Limit = { least: 1, most: 400 };
+
 const SettingsSchema = z.object({
   kind: z.literal('settings'),
-  version: z.literal(4),
+  version: z.literal(5),
+  /** Counts its changes, so that a note made before the last of them is not taken for newer. */
+  revision: count(LIMITS.revision),
   units: z.enum(['metric', 'imperial']),
   theme: z.enum(['system', 'light', 'dark']),
   page: z.enum(PAGE_NAMES),
@@ -26,14 +38,18 @@ const SettingsSchema = z.object({
   /** How often the advice asks for a measuring. */
   pace: z.enum(['careful', 'brisk']),
   /** Rolls a minute, as the felter's own hands go; null until they were counted. */
-  rollsPerMinute: Positive.max(400).nullable(),
+  rollsPerMinute: figure(PACE).nullable(),
   /** How the pacer is heard. */
   pacer: z.enum(['silent', 'tick', 'spoken']),
   /** Rolls after which a rest is reminded of; 0 is never. */
   restEvery: z.number().int().min(0).max(2000),
   /** The wisps that this felter pulls, for the simulated layout; null until they were weighed. */
   hand: z
-    .object({ lengthMm: Positive.max(1000), widthMm: Positive.max(500), grams: Positive.max(50) })
+    .object({
+      lengthMm: figure(HAND.lengthMm),
+      widthMm: figure(HAND.widthMm),
+      grams: figure(HAND.grams),
+    })
     .nullable(),
   /** True once the sample was put in, so that it does not come back after being cleared. */
   sampleOffered: z.boolean(),
@@ -50,6 +66,20 @@ export const SETTINGS_MIGRATIONS: readonly Migration[] = [
     name: 'AddPacerAndRests',
     up: old => ({ ...old, pace: 'brisk', rollsPerMinute: null, pacer: 'tick', restEvery: 90 }),
   },
+  {
+    version: 5,
+    name: 'AddRevisionAndLimits',
+    up: old =>
+      withinLimits(
+        { ...old, revision: 1 },
+        {
+          rollsPerMinute: PACE,
+          'hand.lengthMm': HAND.lengthMm,
+          'hand.widthMm': HAND.widthMm,
+          'hand.grams': HAND.grams,
+        },
+      ),
+  },
 ];
 export const settingsSpec: RecordSpec<Settings> = {
   kind: 'settings',
@@ -59,7 +89,8 @@ export const settingsSpec: RecordSpec<Settings> = {
 
 export const DEFAULT_SETTINGS: Settings = {
   kind: 'settings',
-  version: 4,
+  version: 5,
+  revision: 1,
   units: 'metric',
   theme: 'system',
   page: 'a4',

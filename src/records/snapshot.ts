@@ -1,15 +1,26 @@
+import type { Issue } from '../core/issues';
+import type { Kept } from './common';
 import type { Entry } from './entry';
-import type { Piece } from './piece';
-import type { OwnRecipe } from './recipe';
-import type { Swatch } from './swatch';
-import type { Wool } from './wool';
+import type { Kind } from './kind';
 
-/** All that a workshop, or one piece with what belongs to it, consists of. */
-export interface Snapshot {
-  readonly pieces: readonly Piece[];
-  readonly wools: readonly Wool[];
-  readonly swatches: readonly Swatch[];
-  /** The maker's own. */
-  readonly recipes: readonly OwnRecipe[];
-  readonly entries: readonly Entry[];
+/** A record that could not be read: as it is, in its table, with what stands against it. */
+export interface Unread {
+  readonly table: string;
+  readonly raw: unknown;
+  readonly issues: readonly Issue[];
 }
+
+/** All that a workshop, or one piece with what belongs to it, consists of; attachments apart. */
+export interface Snapshot {
+  readonly records: readonly Kept[];
+  /** Logs of pieces. */
+  readonly entries: readonly Entry[];
+  /** What could not be read goes along as it is, under quarantine. */
+  readonly unread: readonly Unread[];
+}
+
+export const NOTHING: Snapshot = { records: [], entries: [], unread: [] };
+
+/** The records of one kind. */
+export const ofKind = <T extends Kept>(records: readonly Kept[], kind: Kind<T>): readonly T[] =>
+  records.filter(kind.is);

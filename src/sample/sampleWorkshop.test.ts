@@ -3,9 +3,16 @@ import { benchState } from '../core/log/benchState';
 import { stageOf } from '../core/log/stageOf';
 import { makePlan } from '../core/plan/makePlan';
 import { outcome } from '../core/plan/outcome';
+import { pieceKind } from '../records/piece';
+import { ofKind } from '../records/snapshot';
+import { swatchKind } from '../records/swatch';
+import { woolKind } from '../records/wool';
 import { sampleWorkshop } from './sampleWorkshop';
 
-const { pieces, wools, swatches, recipes, entries } = sampleWorkshop('2026-03-01T10:00:00.000Z');
+const { records, entries } = sampleWorkshop('2026-03-01T10:00:00.000Z');
+const pieces = ofKind(records, pieceKind);
+const wools = ofKind(records, woolKind);
+const swatches = ofKind(records, swatchKind);
 const logOf = (id: string) => entries.filter(e => e.pieceId === id);
 
 describe('the sample workshop', () => {
@@ -13,7 +20,7 @@ describe('the sample workshop', () => {
     expect(pieces.length).toBeGreaterThanOrEqual(6);
     expect(new Set(wools.map(w => w.sort))).toEqual(new Set(['wool', 'cloth', 'decoration']));
     expect(swatches.every(s => wools.some(w => w.id === s.woolId))).toBe(true);
-    expect([...pieces, ...wools, ...swatches, ...recipes].every(r => r.sample)).toBe(true);
+    expect(records.every(r => r.sample)).toBe(true);
     expect(new Set(pieces.map(p => stageOf(logOf(p.id), p.result.finishedAt)))).toEqual(
       new Set(['planned', 'bench', 'finished']),
     );

@@ -204,10 +204,8 @@ export const sampleWorkshop = (now: string): Snapshot => {
     return { piece, entries: logOf(sample, plan.value, now) };
   });
   return {
-    pieces: made.map(m => m.piece),
-    wools: shelf(now),
-    swatches: swatches(now),
-    recipes: recipes(now),
+    records: [...made.map(m => m.piece), ...shelf(now), ...swatches(now), ...recipes(now)],
     entries: made.flatMap(m => m.entries),
+    unread: [],
   };
 };

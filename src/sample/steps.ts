@@ -1,4 +1,5 @@
-import type { Act, RollDirection } from '../core/log/entry';
+import type { Act } from '../core/acts/act';
+import type { RollDirection } from '../core/acts/vocabulary';
 import type { Gauge } from '../core/forms/formKind';
 
 /** A sample reading: shrinkage so far, along and across, as a tape would read it in whole millimetres. */

@@ -1,5 +1,21 @@
-/** The time now, as it is stored. The core is handed times; only the session looks at the clock. */
-export const nowIso = (): string => new Date().toISOString();
+/** What a workshop knows of time. The real one looks at the machine's clock; a rehearsal has one of its own. */
+export interface Clock {
+  /** Now, ms since 1970. */
+  readonly nowMs: () => number;
+  /** Tells every so many ms of its own time; gives what ends it. */
+  readonly every: (ms: number, tell: () => void) => () => void;
+}
+
+export const systemClock: Clock = {
+  nowMs: () => Date.now(),
+  every: (ms, tell) => {
+    const timer = setInterval(tell, ms);
+    return () => clearInterval(timer);
+  },
+};
+
+/** A time as it is stored: ISO 8601, UTC. @param ms since 1970 */
+export const isoTime = (ms: number): string => new Date(ms).toISOString();
 
 const two = (n: number): string => String(n).padStart(2, '0');
 
@@ -8,12 +24,6 @@ export const localDay = (iso: string): string => {
   const d = new Date(iso);
   return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
 };
-
-/** A fresh name for a record. */
-export const newId = (): string => crypto.randomUUID();
-
-/** Now, ms since 1970. */
-export const nowMs = (): number => Date.now();
 
 /** When the felter's own day began, ms since 1970; a day of 23 or 25 hours begins at its midnight too. */
 export const dayStartMs = (now: number): number => new Date(now).setHours(0, 0, 0, 0);

@@ -7,13 +7,19 @@ const bench = () => {
   const change = (to: number, at: number, key?: string): void => {
     const from = value;
     value = to;
-    history.push({
+    const set = async (next: number): Promise<number> => {
+      value = next;
+      return 0;
+    };
+    const step = (origin: number): Parameters<typeof history.push>[0] => ({
       label: `to ${to}`,
       at,
       ...(key ? { key } : {}),
-      undo: async () => (value = from),
-      redo: async () => (value = to),
+      undo: () => set(origin),
+      redo: () => set(to),
+      after: earlier => ({ ...step(origin), undo: earlier.undo }),
     });
+    history.push(step(from));
   };
   return { history, change, value: () => value };
 };
@@ -23,7 +29,7 @@ describe('undo in a tab', () => {
     const { history, change, value } = bench();
     change(1, 0);
     change(2, 10);
-    expect(await history.undo()).toBe('to 2');
+    expect(await history.undo()).toEqual({ label: 'to 2', overtaken: 0 });
     expect(value()).toBe(1);
     await history.undo();
     expect(value()).toBe(0);
@@ -46,12 +52,15 @@ describe('undo in a tab', () => {
     expect(value()).toBe(0);
   });
 
-  it('forgets what was undone when something new is done', async () => {
+  it('forgets what was undone when something new is done, and a step that was not kept', async () => {
     const { history, change, value } = bench();
     change(1, 0);
     await history.undo();
     change(5, 10);
     expect(await history.redo()).toBeNull();
     expect(value()).toBe(5);
+    const [step] = history.get().done;
+    if (step) history.drop(step);
+    expect(await history.undo()).toBeNull();
   });
 });

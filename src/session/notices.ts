@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
-import { type Issue, issue, issueText } from '../core/issues';
+import { ISSUES, type Issue, issueText } from '../core/issues';
+import { storeError } from '../store/storeError';
 
 /** A short word to the felter, with at most one thing to do about it. */
 export interface Notice {
@@ -17,8 +18,10 @@ export const NotifyContext = createContext<Notify>({ tell: () => undefined, fail
 export const useNotify = (): Notify => useContext(NotifyContext);
 
 /** The issue that a failed write comes to. */
-export const storeIssue = (error: unknown): Issue =>
-  issue('STORE_FAILED', '', { detail: error instanceof Error ? `${error.message}.` : String(error) });
+export const storeIssue = (error: unknown): Issue => storeError(error).issue;
+
+/** An issue, and what to do about it. */
+export const issueNotice = (it: Issue): Notice => ({ text: `${issueText(it)} ${ISSUES[it.code].remedy}` });
 
 /** What is said when the browser did not keep something. */
-export const storeFailure = (error: unknown): Notice => ({ text: issueText(storeIssue(error)) });
+export const storeFailure = (error: unknown): Notice => issueNotice(storeIssue(error));

@@ -7,7 +7,7 @@ import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import type { Settings } from '../records/settings';
 import type { Wool } from '../records/wool';
-import type { Told } from './useChanges';
+import type { Told } from './changes';
 
 /** What every stage of a piece stands on: the record, and what follows from it. */
 export interface PieceStage {

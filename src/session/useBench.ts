@@ -1,16 +1,15 @@
-import { useCallback, useRef } from 'react';
-import type { Act } from '../core/log/entry';
+import { useCallback, useSyncExternalStore } from 'react';
+import type { Act } from '../core/acts/act';
+import { issueText } from '../core/issues';
 import { benchLog } from '../core/log/logParts';
 import { nextRedo, nextUndo } from '../core/log/standing';
 import type { Entry } from '../records/entry';
-import type { NewEntry } from '../store/store';
-import { newId, nowIso } from './clock';
-import { noteEntryAhead } from './journal';
 import { useNotify } from './notices';
-import { useStore } from './storeContext';
+import type { Waiting } from './outbox';
+import { useWorkshop } from './workshop';
 
 export interface Bench {
-  /** Settles when the entry is durable. */
+  /** Settles when the entry is durable, or refused for good; a refusal is told. */
   readonly log: (act: Act) => Promise<void>;
   readonly undo: (() => Promise<void>) | null;
   readonly redo: (() => Promise<void>) | null;
@@ -19,44 +18,39 @@ export interface Bench {
   readonly takeBack: (entryId: string) => Promise<void>;
 }
 
-/**
- * Writing to the log of a piece. Undo and redo are entries too. Each press waits for the one before it and looks at the
- * stored log, so that two quick presses undo two entries.
- */
+/** What waits for room. */
+export const useWaiting = (): Waiting => {
+  const { outbox } = useWorkshop();
+  return useSyncExternalStore(outbox.subscribe, outbox.waiting);
+};
+
+/** Writing to the log of a piece. Undo and redo are entries too. @param entries the log of the bench as it is shown */
 export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
-  const store = useStore();
-  const { failed } = useNotify();
-  const last = useRef<Promise<void>>(Promise.resolve());
-  const inTurn = useCallback(
-    (work: () => Promise<unknown>): Promise<void> => {
-      last.current = last.current.then(work).then(
-        () => undefined,
-        error => failed(error),
-      );
-      return last.current;
+  const { outbox, chance, nowIso } = useWorkshop();
+  const { tell } = useNotify();
+  const told = useCallback(
+    async (sent: ReturnType<typeof outbox.send>): Promise<void> => {
+      const refused = await sent;
+      if (refused) tell({ text: issueText(refused) });
     },
-    [failed],
+    [tell],
   );
-  /** Notes an act at the press; gives what puts it into the log when its turn comes. */
-  const noted = useCallback(
-    (act: Act) => {
-      const entry: NewEntry = { id: newId(), pieceId, at: nowIso(), act };
-      const settled = noteEntryAhead(entry);
-      // Where it fails the felter is told, and presses again: the note must not come back at the next start.
-      return () => store.append(entry).finally(settled);
-    },
-    [store, pieceId],
+  const log = useCallback(
+    (act: Act) => told(outbox.send({ id: chance.newId(), pieceId, at: nowIso(), act })),
+    [outbox, chance, nowIso, pieceId, told],
   );
-  const log = useCallback((act: Act) => inTurn(noted(act)), [inTurn, noted]);
-  const takeBackLast = (which: (log: readonly Entry[]) => { readonly id: string } | null): Promise<void> =>
-    inTurn(async () => {
-      const target = which(benchLog(await store.entries(pieceId)));
-      if (target) await noted({ kind: 'undo', of: target.id })();
-    });
+  const takeBackLast = (which: typeof nextUndo): Promise<void> =>
+    told(
+      outbox.sendUndo({ id: chance.newId(), pieceId, at: nowIso() }, all => which(benchLog(all)), entries),
+    );
   const undoable = nextUndo(entries);
+  const waits = useWaiting().count > 0;
+  const undo = async (): Promise<void> => {
+    if (!outbox.takeBackWaiting(pieceId)) await takeBackLast(nextUndo);
+  };
   return {
     log,
-    undo: undoable && (() => takeBackLast(nextUndo)),
+    undo: undoable || waits ? undo : null,
     redo: nextRedo(entries) && (() => takeBackLast(nextRedo)),
     takeBack: entryId => log({ kind: 'undo', of: entryId }),
     undoes: entries.find(e => e.id === undoable?.id) ?? null,

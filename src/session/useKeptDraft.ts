@@ -1,29 +1,28 @@
 import { useCallback, useState } from 'react';
 import type { z } from 'zod';
+import type { Notes } from './notes';
+import { useWorkshop } from './workshop';
 
-/** What is kept under a name; null where nothing is, or it is damaged, or the browser keeps nothing. */
-const read = <T>(key: string, schema: z.ZodType<T>): T | null => {
+/** What is kept under a name; null where nothing is, or it is damaged. */
+const read = <T>(notes: Notes, key: string, schema: z.ZodType<T>): T | null => {
   try {
-    return schema.safeParse(JSON.parse(localStorage.getItem(key) ?? 'null')).data ?? null;
+    return schema.safeParse(JSON.parse(notes.get(key) ?? 'null')).data ?? null;
   } catch {
     return null;
   }
 };
 
-/** Something half typed or half counted that survives the tab: kept in the browser (local storage) until it is cleared. */
+/** Something half typed or half counted that survives the tab where the browser keeps notes, until it is cleared. */
 export const useKeptDraft = <T>(key: string, schema: z.ZodType<T>): [T | null, (draft: T | null) => void] => {
-  const [draft, setDraft] = useState<T | null>(() => read(key, schema));
+  const { notes } = useWorkshop();
+  const [draft, setDraft] = useState<T | null>(() => read(notes, key, schema));
   const keep = useCallback(
     (next: T | null) => {
       setDraft(next);
-      try {
-        if (next === null) localStorage.removeItem(key);
-        else localStorage.setItem(key, JSON.stringify(next));
-      } catch {
-        // Private browsing may forbid it; the draft then lives as long as the tab.
-      }
+      if (next === null) notes.remove(key);
+      else notes.set(key, JSON.stringify(next));
     },
-    [key],
+    [notes, key],
   );
   return [draft, keep];
 };

@@ -1,12 +1,10 @@
 import { useEffect, useState } from 'react';
-import { nowMs } from './clock';
+import { useWorkshop } from './workshop';
 
 /** The time, ms since 1970, looked at every so often. */
 export const useNow = (everyMs: number): number => {
-  const [now, setNow] = useState(nowMs);
-  useEffect(() => {
-    const timer = setInterval(() => setNow(nowMs()), everyMs);
-    return () => clearInterval(timer);
-  }, [everyMs]);
+  const { clock } = useWorkshop();
+  const [now, setNow] = useState(clock.nowMs);
+  useEffect(() => clock.every(everyMs, () => setNow(clock.nowMs())), [clock, everyMs]);
   return now;
 };

@@ -1,12 +1,24 @@
 import { useCallback } from 'react';
-import { history } from './history';
+import { ISSUES } from '../core/issues';
+import type { Undone } from './history';
 import { useNotify } from './notices';
+import { useWorkshop } from './workshop';
 
-/** Undo and redo of this tab; one that cannot be kept is told. */
+/** Undo and redo of this tab; one that cannot be kept, or that others have overtaken, is told. */
 export const useUndo = (): { readonly undo: () => void; readonly redo: () => void } => {
-  const { failed } = useNotify();
+  const { history } = useWorkshop();
+  const { failed, tell } = useNotify();
+  const told = useCallback(
+    (doing: Promise<Undone | null>): void => {
+      doing.then(undone => {
+        if (undone && undone.overtaken > 0)
+          tell({ text: `${undone.label}: ${ISSUES.UNDO_OVERTAKEN.message}` });
+      }, failed);
+    },
+    [failed, tell],
+  );
   return {
-    undo: useCallback(() => void history.undo().catch(failed), [failed]),
-    redo: useCallback(() => void history.redo().catch(failed), [failed]),
+    undo: useCallback(() => told(history.undo()), [history, told]),
+    redo: useCallback(() => told(history.redo()), [history, told]),
   };
 };

@@ -1,17 +1,15 @@
-import type { StoreChange } from './store';
-
-type Listener = (change: StoreChange) => void;
+type Listener<T> = (told: T) => void;
 
 /** A set of listeners and how to tell them. */
-export const listeners = () => {
-  const all = new Set<Listener>();
+export const listeners = <T>() => {
+  const all = new Set<Listener<T>>();
   return {
-    subscribe: (listener: Listener) => {
+    subscribe: (listener: Listener<T>) => {
       all.add(listener);
       return () => void all.delete(listener);
     },
-    tell: (change: StoreChange): void => {
-      for (const listener of all) listener(change);
+    tell: (told: T): void => {
+      for (const listener of all) listener(told);
     },
   };
 };

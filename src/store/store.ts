@@ -1,25 +1,20 @@
-import type { Act } from '../core/log/entry';
+import type { Act } from '../core/acts/act';
 import type { Issue } from '../core/issues';
+import type { Kept } from '../records/common';
 import type { Entry } from '../records/entry';
-import type { Piece } from '../records/piece';
-import type { OwnRecipe } from '../records/recipe';
+import type { Kind } from '../records/kind';
 import type { Settings } from '../records/settings';
 import type { Snapshot } from '../records/snapshot';
-import type { Swatch } from '../records/swatch';
-import type { Wool } from '../records/wool';
+import type { Attachment } from '../records/attachment';
+import type { Planned } from './batch';
 
-/** What a listener is told: which kind of record changed, and the piece it concerns. */
+/** What a listener is told: which table changed, and what stands there now where it is one thing. */
 export interface StoreChange {
-  readonly what: 'pieces' | 'wools' | 'swatches' | 'recipes' | 'entries' | 'settings' | 'all';
-  readonly pieceId?: string;
-}
-
-/** What came of putting a snapshot in. */
-export interface MergeReport {
-  readonly added: number;
-  readonly replaced: number;
-  readonly kept: number;
-  readonly entriesAdded: number;
+  /** A table of records, of the log or of settings; `all` where more than one thing changed. */
+  readonly table: string;
+  readonly record?: Kept;
+  readonly entry?: Entry;
+  readonly settings?: Settings;
 }
 
 /** An act on its way into the log. The id is made by the caller, so that sending it twice appends it once. */
@@ -30,33 +25,46 @@ export interface NewEntry {
   readonly act: Act;
 }
 
+/** What marks a workshop as this browser's own. */
+export interface Meta {
+  readonly id: string;
+  readonly since: string;
+}
+
 /**
- * Where records are kept. Every promise settles only when the change is durable; a change is made whole or not at all.
- * Updates are functions of the stored record, so that two tabs never write over each other.
+ * Where records are kept. Every promise settles only when the change is durable; a change is made whole or not at all, and one
+ * that cannot be made fails with a `StoreError`. Updates are functions of the stored record, so that two tabs never write over
+ * each other.
  */
 export interface Store {
-  readonly pieces: () => Promise<readonly Piece[]>;
-  readonly piece: (id: string) => Promise<Piece | null>;
-  readonly addPiece: (piece: Piece) => Promise<void>;
-  readonly updatePiece: (id: string, change: (piece: Piece) => Piece) => Promise<Piece | null>;
-  readonly wools: () => Promise<readonly Wool[]>;
-  readonly addWool: (wool: Wool) => Promise<void>;
-  readonly updateWool: (id: string, change: (wool: Wool) => Wool) => Promise<Wool | null>;
-  readonly swatches: () => Promise<readonly Swatch[]>;
-  readonly addSwatch: (swatch: Swatch) => Promise<void>;
-  readonly updateSwatch: (id: string, change: (swatch: Swatch) => Swatch) => Promise<Swatch | null>;
-  readonly recipes: () => Promise<readonly OwnRecipe[]>;
-  readonly addRecipe: (recipe: OwnRecipe) => Promise<void>;
-  readonly updateRecipe: (id: string, change: (recipe: OwnRecipe) => OwnRecipe) => Promise<OwnRecipe | null>;
+  readonly all: <T extends Kept>(kind: Kind<T>) => Promise<readonly T[]>;
+  readonly get: <T extends Kept>(kind: Kind<T>, id: string) => Promise<T | null>;
+  readonly add: <T extends Kept>(kind: Kind<T>, record: T) => Promise<void>;
+  /** Null where there is no such record, or it cannot be read. The same record back from `change` changes nothing. */
+  readonly update: <T extends Kept>(kind: Kind<T>, id: string, change: (record: T) => T) => Promise<T | null>;
   readonly entries: (pieceId: string) => Promise<readonly Entry[]>;
   /** Logs of all pieces, in order. */
   readonly allEntries: () => Promise<readonly Entry[]>;
+  /** Fails with PIECE_GONE where the piece is not here any more, and with LOG_FULL where no place is left. */
   readonly append: (entry: NewEntry) => Promise<Entry>;
+  /** Decides by the log as it stands what to append, with nobody between: null is nothing. */
+  readonly appendBy: (
+    pieceId: string,
+    decide: (log: readonly Entry[]) => Omit<NewEntry, 'pieceId'> | null,
+  ) => Promise<Entry | null>;
   readonly settings: () => Promise<Settings>;
   readonly updateSettings: (change: (settings: Settings) => Settings) => Promise<Settings>;
+  readonly meta: () => Promise<Meta | null>;
+  readonly setMeta: (meta: Meta) => Promise<void>;
   readonly snapshot: () => Promise<Snapshot>;
-  readonly merge: (snapshot: Snapshot) => Promise<MergeReport>;
-  readonly clear: (which: 'sample' | 'all') => Promise<void>;
+  /** Changes many things at once, by all that is there. Pure planning: it may be asked only about what it is handed. */
+  readonly transact: <R>(plan: (have: Snapshot) => Planned<R>) => Promise<R>;
+  /** Keeps bytes under their SHA-256, once; gives the hash. Name it in a record soon: what nothing names is swept. */
+  readonly attach: (bytes: Uint8Array, type: string) => Promise<string>;
+  readonly attachment: (hash: string) => Promise<Attachment | null>;
+  readonly attachmentHashes: () => Promise<readonly string[]>;
+  /** Takes away attachments that nothing names and that are older than a day; gives how many. */
+  readonly sweep: () => Promise<number>;
   readonly subscribe: (listener: (change: StoreChange) => void) => () => void;
   /** Records that were met and could not be read. They are left where they are. */
   readonly problems: () => readonly Issue[];

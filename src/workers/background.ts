@@ -1,9 +1,9 @@
-import { workerClient } from './client';
+import { type WorkerClient, workerClient } from './client';
 
 const start = (): Worker => new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' });
 
-/** Long work of this tab: paper, simulations, blends. Session state: it is started at the first ask. */
-export const background = workerClient(start);
-
-/** What the bench asks after each act; never behind a long job. */
-export const benchWorker = workerClient(start);
+/** Workers of one workshop, each started at its first ask: one for long work, and one that the bench never waits behind. */
+export const backgroundWorkers = (): { readonly long: WorkerClient; readonly bench: WorkerClient } => ({
+  long: workerClient(start),
+  bench: workerClient(start),
+});

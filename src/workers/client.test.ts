@@ -1,15 +1,21 @@
-import { describe, expect, it } from 'vitest';
-import type { Answer, Ask } from './protocol';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { workerClient, type WorkerLike } from './client';
+import { type Answer, type Ask, SILENT_MS } from './protocol';
 
 /** A worker that answers as it is told. */
-const fakeWorker = (onAsk: (ask: Ask, worker: WorkerLike) => void) => {
+const fakeWorker = (onAsk: (ask: Ask, worker: WorkerLike, made: number) => void) => {
+  const asked: number[] = [];
   let ended = 0;
   let made = 0;
   const make = (): WorkerLike => {
     made += 1;
+    const number = made;
     const worker: WorkerLike = {
-      postMessage: message => queueMicrotask(() => onAsk(message as Ask, worker)),
+      postMessage: message => {
+        const ask = message as Ask;
+        asked.push(ask.id);
+        queueMicrotask(() => onAsk(ask, worker, number));
+      },
       terminate: () => (ended += 1),
       onmessage: null,
       onerror: null,
@@ -17,10 +23,14 @@ const fakeWorker = (onAsk: (ask: Ask, worker: WorkerLike) => void) => {
     };
     return worker;
   };
-  return { make, counts: () => ({ made, ended }) };
+  return { make, asked, counts: () => ({ made, ended }) };
 };
 const say = (worker: WorkerLike, answer: Answer): void =>
   worker.onmessage?.({ data: answer } as MessageEvent);
+const die = (worker: WorkerLike, message = 'out of memory'): void =>
+  worker.onerror?.({ message } as ErrorEvent);
+const done = (ask: Ask, worker: WorkerLike): void =>
+  say(worker, { id: ask.id, type: 'done', answer: new ArrayBuffer(ask.id) });
 const ASK = {
   template: { title: 't', shapes: [], words: [], notes: [], box: { minX: 0, minY: 0, maxX: 1, maxY: 1 } },
   paper: 'a4',
@@ -32,38 +42,98 @@ describe('the worker client', () => {
     const steps: number[] = [];
     const { make } = fakeWorker((ask, worker) => {
       say(worker, { id: ask.id, type: 'progress', done: 1, of: 2 });
-      say(worker, { id: ask.id, type: 'done', answer: new ArrayBuffer(3) });
+      done(ask, worker);
     });
-    const made = await workerClient(make).run('templatePdf', ASK, { onProgress: done => steps.push(done) });
-    expect(made.ok && made.value.byteLength).toBe(3);
+    const made = await workerClient(make).run('templatePdf', ASK, { onProgress: n => steps.push(n) });
+    expect(made.ok && made.value.byteLength).toBe(1);
     expect(steps).toEqual([1]);
   });
 
-  it('answers all who wait when the worker dies, and starts another for the next', async () => {
-    let dies = true;
-    const { make, counts } = fakeWorker((ask, worker) => {
-      if (dies) worker.onerror?.({ message: 'out of memory' } as ErrorEvent);
-      else say(worker, { id: ask.id, type: 'done', answer: new ArrayBuffer(1) });
+  it('starts a worker that died again, and tries its job once more', async () => {
+    const { make, counts } = fakeWorker((ask, worker, made) => {
+      if (made === 1) die(worker);
+      else done(ask, worker);
     });
     const client = workerClient(make);
     const both = await Promise.all([client.run('templatePdf', ASK), client.run('templatePdf', ASK)]);
-    for (const one of both)
-      expect(one).toMatchObject({ ok: false, issues: [{ code: 'WORKER_DIED', detail: 'out of memory' }] });
-    dies = false;
-    expect((await client.run('templatePdf', ASK)).ok).toBe(true);
+    expect(both.map(b => b.ok)).toEqual([true, true]);
     expect(counts()).toEqual({ made: 2, ended: 1 });
   });
 
-  it('passes on an issue that the worker found', async () => {
-    const { make } = fakeWorker((ask, worker) =>
-      say(worker, { id: ask.id, type: 'failed', issue: { code: 'WORKER_DIED', path: '' } }),
+  it('answers a job under which it dies twice, and goes on with the next', async () => {
+    const { make } = fakeWorker((ask, worker) => {
+      say(worker, { id: 0, type: 'ready' });
+      if (ask.id === 1) die(worker);
+      else done(ask, worker);
+    });
+    const client = workerClient(make);
+    const [first, second] = await Promise.all([
+      client.run('templatePdf', ASK),
+      client.run('templatePdf', ASK),
+    ]);
+    expect(first).toMatchObject({ ok: false, issues: [{ code: 'WORKER_DIED', detail: 'out of memory' }] });
+    expect(second.ok).toBe(true);
+  });
+
+  it('says when it cannot be started at all', async () => {
+    const silent = fakeWorker((_, worker) => die(worker, 'not found'));
+    expect(await workerClient(silent.make).run('templatePdf', ASK)).toMatchObject({
+      issues: [{ code: 'WORKER_NOT_STARTED', detail: 'not found' }],
+    });
+    const forbidden = workerClient(() => {
+      throw new Error('forbidden');
+    });
+    expect(await forbidden.run('templatePdf', ASK)).toMatchObject({
+      issues: [{ code: 'WORKER_NOT_STARTED' }],
+    });
+  });
+
+  it('does not try a job again whose bytes it has handed over', async () => {
+    const { make, asked } = fakeWorker((_, worker) => die(worker));
+    const bytes = new ArrayBuffer(4);
+    const got = await workerClient(make).run('templatePdf', ASK, { transfer: [bytes] });
+    expect(got.ok).toBe(false);
+    expect(asked).toHaveLength(1);
+  });
+
+  it('passes on an issue that the worker found, and does not take that for a death', async () => {
+    const { make, counts } = fakeWorker((ask, worker) =>
+      say(worker, { id: ask.id, type: 'failed', issue: { code: 'WORK_FAILED', path: 'templatePdf' } }),
     );
-    expect((await workerClient(make).run('templatePdf', ASK)).ok).toBe(false);
+    expect(await workerClient(make).run('templatePdf', ASK)).toMatchObject({
+      issues: [{ code: 'WORK_FAILED' }],
+    });
+    expect(counts()).toEqual({ made: 1, ended: 0 });
+  });
+
+  it('ends only the job that is cancelled: the others are done', async () => {
+    const { make, counts } = fakeWorker((ask, worker) => {
+      if (ask.id !== 1) done(ask, worker);
+    });
+    const client = workerClient(make);
+    const [running, waiting] = [new AbortController(), new AbortController()];
+    const first = client.run('templatePdf', ASK, { signal: running.signal });
+    const second = client.run('templatePdf', ASK, { signal: waiting.signal });
+    const third = client.run('templatePdf', ASK);
+    waiting.abort();
+    expect(await second).toMatchObject({ issues: [{ code: 'CANCELLED' }] });
+    expect(counts().ended).toBe(0);
+    running.abort();
+    expect(await first).toMatchObject({ issues: [{ code: 'CANCELLED' }] });
+    expect((await third).ok).toBe(true);
+    expect(counts()).toEqual({ made: 2, ended: 1 });
+  });
+
+  it('starts nothing for what is cancelled already', async () => {
+    const { make, counts } = fakeWorker(done);
+    const got = await workerClient(make).run('templatePdf', ASK, { signal: AbortSignal.abort() });
+    expect(got).toMatchObject({ issues: [{ code: 'CANCELLED' }] });
+    expect(counts().made).toBe(0);
   });
 
   it('a cancel that comes after the answer ends nobody else’s work', async () => {
     const { make, counts } = fakeWorker((ask, worker) => {
-      if (ask.id === 1) say(worker, { id: ask.id, type: 'done', answer: new ArrayBuffer(1) });
+      if (ask.id === 1) done(ask, worker);
     });
     const client = workerClient(make);
     const abort = new AbortController();
@@ -73,12 +143,67 @@ describe('the worker client', () => {
     expect(counts().ended).toBe(0);
   });
 
-  it('ends the worker when it is cancelled', async () => {
-    const { make, counts } = fakeWorker(() => undefined);
+  it('hears nothing any more from a worker that was ended', async () => {
+    let first: WorkerLike | null = null;
+    const { make } = fakeWorker((ask, worker, made) => {
+      if (made === 1) first = worker;
+      else queueMicrotask(() => done(ask, worker));
+    });
+    const client = workerClient(make);
     const abort = new AbortController();
-    const waiting = workerClient(make).run('templatePdf', ASK, { signal: abort.signal });
+    const cancelled = client.run('templatePdf', ASK, { signal: abort.signal });
+    await Promise.resolve();
     abort.abort();
-    expect((await waiting).ok).toBe(false);
-    expect(counts().ended).toBe(1);
+    await cancelled;
+    const next = client.run('templatePdf', ASK);
+    const ghost: WorkerLike | null = first;
+    if (ghost) {
+      die(ghost);
+      say(ghost, { id: 2, type: 'done', answer: new ArrayBuffer(99) });
+    }
+    const got = await next;
+    expect(got.ok && got.value.byteLength).toBe(2);
+  });
+
+  it('answers all who wait when it is stopped', async () => {
+    const { make } = fakeWorker(() => undefined);
+    const client = workerClient(make);
+    const both = [client.run('templatePdf', ASK), client.run('templatePdf', ASK)];
+    client.stop();
+    for (const one of await Promise.all(both)) expect(one).toMatchObject({ issues: [{ code: 'CANCELLED' }] });
+  });
+});
+
+describe('a worker that says nothing', () => {
+  beforeEach(() => vi.useFakeTimers());
+  afterEach(() => vi.useRealTimers());
+
+  it('is ended when its job has been silent for too long, and the next job has another', async () => {
+    const { make, counts } = fakeWorker((ask, worker, made) => {
+      if (made > 1) done(ask, worker);
+    });
+    const client = workerClient(make);
+    const stalled = client.run('templatePdf', ASK);
+    const next = client.run('templatePdf', ASK);
+    await vi.advanceTimersByTimeAsync(SILENT_MS.templatePdf + 1);
+    expect(await stalled).toMatchObject({ issues: [{ code: 'WORKER_SLOW' }] });
+    expect((await next).ok).toBe(true);
+    expect(counts()).toEqual({ made: 2, ended: 1 });
+  });
+
+  it('is not ended while it tells progress', async () => {
+    const { make, counts } = fakeWorker((ask, worker) => {
+      let n = 0;
+      const timer = setInterval(() => {
+        n += 1;
+        if (n < 10) return say(worker, { id: ask.id, type: 'progress', done: n, of: 10 });
+        clearInterval(timer);
+        done(ask, worker);
+      }, SILENT_MS.templatePdf / 2);
+    });
+    const long = workerClient(make).run('templatePdf', ASK);
+    await vi.advanceTimersByTimeAsync(SILENT_MS.templatePdf * 6);
+    expect((await long).ok).toBe(true);
+    expect(counts().ended).toBe(0);
   });
 });

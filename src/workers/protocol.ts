@@ -11,10 +11,13 @@ import type { Result } from '../core/result';
 import type { Orientation, PaperName } from '../drawing/sheets';
 import type { ListSection } from '../files/listPdf';
 import type { Label } from '../files/labelsPdf';
+import type { WorkshopFile, WrittenFile } from '../files/fileTypes';
 import type { SvgOutlines } from '../files/svgOutlines';
+import type { Attachment } from '../records/attachment';
+import type { Snapshot } from '../records/snapshot';
 import type { Template } from '../drawing/template';
 
-/** Work that is done off the main thread. Types only; both sides read them. */
+/** Work that is done off the main thread. Both sides read it. */
 export interface Jobs {
   readonly templatePdf: {
     readonly ask: {
@@ -25,7 +28,7 @@ export interface Jobs {
     readonly answer: ArrayBuffer;
   };
   readonly svgOutlines: {
-    readonly ask: { readonly text: string };
+    readonly ask: { readonly bytes: Uint8Array };
     readonly answer: Result<SvgOutlines>;
   };
   readonly evenness: {
@@ -58,6 +61,20 @@ export interface Jobs {
     readonly ask: { readonly labels: readonly Label[]; readonly title: string };
     readonly answer: ArrayBuffer;
   };
+  /** The whole workshop as a file, read back before it is handed over. */
+  readonly writeWorkshop: {
+    readonly ask: {
+      readonly snapshot: Snapshot;
+      readonly attachments: readonly Attachment[];
+      readonly exportedAt: string;
+    };
+    readonly answer: Result<WrittenFile>;
+  };
+  /** A workshop file, JSON or zip, checked whole. */
+  readonly readWorkshop: {
+    readonly ask: { readonly bytes: Uint8Array; readonly at: string };
+    readonly answer: Result<WorkshopFile>;
+  };
   readonly blends: {
     readonly ask: { readonly wanted: string; readonly shelf: readonly Fibre[] };
     readonly answer: readonly Recipe[];
@@ -65,12 +82,30 @@ export interface Jobs {
 }
 export type JobName = keyof Jobs;
 
+/**
+ * How long a job may be silent before it is given up, ms: far beyond what it takes on a slow device. Progress is a sign of life.
+ */
+export const SILENT_MS: Readonly<Record<JobName, number>> = {
+  templatePdf: 60_000,
+  svgOutlines: 60_000,
+  evenness: 120_000,
+  advise: 20_000,
+  learn: 60_000,
+  listPdf: 30_000,
+  labelsPdf: 30_000,
+  blends: 60_000,
+  writeWorkshop: 60_000,
+  readWorkshop: 60_000,
+};
+
 /** One ask of each job: the name tells which. */
 export type Ask = {
   readonly [N in JobName]: { readonly id: number; readonly job: N; readonly ask: Jobs[N]['ask'] };
 }[JobName];
 
 export type Answer =
+  /** The worker has started. */
+  | { readonly id: 0; readonly type: 'ready' }
   | { readonly id: number; readonly type: 'progress'; readonly done: number; readonly of: number }
   | { readonly id: number; readonly type: 'done'; readonly answer: Jobs[JobName]['answer'] }
   | { readonly id: number; readonly type: 'failed'; readonly issue: Issue };

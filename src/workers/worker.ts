@@ -8,8 +8,11 @@ import { issue } from '../core/issues';
 import { labelsPdf } from '../files/labelsPdf';
 import { listPdf } from '../files/listPdf';
 import { readSvgOutlines } from '../files/svgOutlines';
+import { textOf } from '../files/textOf';
 import { templatePdf } from '../files/templatePdf';
-import type { Answer, Ask } from './protocol';
+import { readWorkshop } from '../files/readWorkshop';
+import { writeWorkshop } from '../files/writeWorkshop';
+import type { Answer, Ask, JobName, Jobs } from './protocol';
 
 /** Means and variances need fewer points than the ends of a range. */
 const POINTS_TO_LEARN = 800;
@@ -27,43 +30,45 @@ const toBase64 = (buffer: ArrayBuffer): string => {
 
 const font = async (): Promise<string> => toBase64(await (await fetch(fontUrl)).arrayBuffer());
 
-const work = async (asked: Ask): Promise<void> => {
-  const { id } = asked;
-  if (asked.job === 'svgOutlines') return say({ id, type: 'done', answer: readSvgOutlines(asked.ask.text) });
-  if (asked.job === 'blends')
-    return say({ id, type: 'done', answer: recipesFor(asked.ask.wanted, asked.ask.shelf) });
-  if (asked.job === 'advise')
-    return say({ id, type: 'done', answer: adviseFrom(asked.ask.felted, asked.ask.asked) });
-  if (asked.job === 'learn')
-    return say({
-      id,
-      type: 'done',
-      answer: asked.ask.logs.map(log => marginals(infer(log, POINTS_TO_LEARN))),
-    });
-  if (asked.job === 'listPdf') {
-    const list = listPdf(asked.ask.title, asked.ask.sections, await font());
-    return say({ id, type: 'done', answer: list }, [list]);
-  }
-  if (asked.job === 'labelsPdf') {
-    const labels = labelsPdf(asked.ask.labels, asked.ask.title, await font());
-    return say({ id, type: 'done', answer: labels }, [labels]);
-  }
-  if (asked.job === 'evenness') {
-    const onRun = (done: number): void => say({ id, type: 'progress', done, of: asked.ask.runs });
-    return say({ id, type: 'done', answer: simulateLayout(asked.ask, onRun) });
-  }
-  const { template, paper, orientation } = asked.ask;
-  const buffer = templatePdf(template, {
-    paper,
-    orientation,
-    fontBase64: await font(),
-    onSheet: (done, of) => say({ id, type: 'progress', done, of }),
-  });
-  say({ id, type: 'done', answer: buffer }, [buffer]);
+/** What a job gives: its answer, and what of it is handed over instead of copied. */
+interface Done<N extends JobName> {
+  readonly answer: Jobs[N]['answer'];
+  readonly transfer?: Transferable[];
+}
+type Progress = (done: number, of: number) => void;
+type Work = { readonly [N in JobName]: (ask: Jobs[N]['ask'], progress: Progress) => Promise<Done<N>> };
+
+const handedOver = (answer: ArrayBuffer) => ({ answer, transfer: [answer] });
+
+/** What is done for each job. */
+const WORK: Work = {
+  svgOutlines: async ({ bytes }) => {
+    const text = textOf(bytes);
+    return { answer: text.ok ? readSvgOutlines(text.value) : text };
+  },
+  blends: async ({ wanted, shelf }) => ({ answer: recipesFor(wanted, shelf) }),
+  advise: async ({ felted, asked }) => ({ answer: adviseFrom(felted, asked) }),
+  learn: async ({ logs }) => ({ answer: logs.map(log => marginals(infer(log, POINTS_TO_LEARN))) }),
+  evenness: async (ask, progress) => ({
+    answer: simulateLayout(ask, done => progress(done, ask.runs)),
+  }),
+  listPdf: async ({ title, sections }) => handedOver(listPdf(title, sections, await font())),
+  labelsPdf: async ({ labels, title }) => handedOver(labelsPdf(labels, title, await font())),
+  templatePdf: async ({ template, paper, orientation }, progress) =>
+    handedOver(templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress })),
+  writeWorkshop: async ask => ({ answer: writeWorkshop(ask) }),
+  readWorkshop: async ({ bytes, at }) => ({ answer: readWorkshop(bytes, at) }),
 };
 
-globalThis.addEventListener('message', (event: MessageEvent<Ask>) => {
-  work(event.data).catch((error: unknown) =>
-    say({ id: event.data.id, type: 'failed', issue: issue('WORKER_DIED', '', { detail: String(error) }) }),
+const run = async <N extends JobName>(id: number, job: N, ask: Jobs[N]['ask']): Promise<void> => {
+  const progress: Progress = (done, of) => say({ id, type: 'progress', done, of });
+  const { answer, transfer } = await WORK[job](ask, progress);
+  say({ id, type: 'done', answer }, transfer);
+};
+
+globalThis.addEventListener('message', ({ data }: MessageEvent<Ask>) => {
+  run(data.id, data.job, data.ask).catch((error: unknown) =>
+    say({ id: data.id, type: 'failed', issue: issue('WORK_FAILED', data.job, { detail: String(error) }) }),
   );
 });
+say({ id: 0, type: 'ready' });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchState } from '../log/benchState';
-import type { Act } from '../log/entry';
+import type { Act } from '../acts/act';
 import { meanProgress, nowShare } from '../forecast/progressNow';
 import { stageOf } from '../log/stageOf';
 import { progressForecast, progressOf } from '../forecast/progressForecast';

@@ -1,6 +1,7 @@
-import type { Cushion, RollDirection, TestName } from '../log/entry';
+import type { Choices } from '../acts/choices';
+import type { Cushion, RollDirection, TestName } from '../acts/vocabulary';
 import type { GaugeStand } from '../forecast/forecast';
-import type { RecipeStep } from '../recipe/recipe';
+import type { RecipeStep } from '../acts/recipeStep';
 
 /** Why an act is proposed. The words are the interface's. */
 export type Reason =
@@ -49,8 +50,51 @@ export type Advice = {
   | { readonly act: 'shock'; readonly count: number }
   | { readonly act: 'look' }
   | { readonly act: 'open'; readonly what: 'cut' | 'resist-out' }
+  /** Any other act that a tap logs, by its kind, as a recipe asks for it. */
+  | ({ readonly act: 'other'; readonly kind: string } & Choices)
   /** A step of a recipe that only the felter can say is done. */
   | { readonly act: 'step'; readonly step: RecipeStep }
   | { readonly act: 'stretch' }
   | { readonly act: 'stop' }
 );
+
+/** The kind of act that a tap would log for an advice; null where it opens a panel or ends the work. */
+export const adviceKind = (advice: Advice): string | null => {
+  switch (advice.act) {
+    case 'other':
+      return advice.kind;
+    case 'wet':
+    case 'rub':
+    case 'roll':
+    case 'throw':
+    case 'shock':
+    case 'open':
+    case 'step':
+      return advice.act;
+    default:
+      return null;
+  }
+};
+
+/** What an advice chooses of its act. */
+export const adviceChoices = (advice: Advice): Choices => {
+  switch (advice.act) {
+    case 'roll': {
+      const { face, directionDeg, rolls, cushion } = advice;
+      return { face, directionDeg, count: rolls, ...(cushion ? { cushion } : {}) };
+    }
+    case 'step':
+      return { step: advice.step.id };
+    case 'wet':
+    case 'rub':
+    case 'throw':
+    case 'shock':
+    case 'open':
+    case 'other': {
+      const { reason: _reason, about: _about, alone: _alone, act: _act, ...choices } = advice;
+      return choices;
+    }
+    default:
+      return {};
+  }
+};

@@ -1,8 +1,10 @@
-import { byDirection, type BenchState, rubsOf, type SeenFault } from '../log/benchState';
-import type { RollDirection } from '../log/entry';
+import { byDirection, rubsOf, type SeenFault } from '../acts/benchFold';
+import type { BenchState } from '../log/benchState';
+import type { RollDirection } from '../acts/vocabulary';
 import { boundsOf, type Point, type Polygon } from '../outline/polygon';
 import type { Advice } from './advice';
-import { leastFace, PRACTICE, type Worked } from '../log/practice';
+import { leastFace, type Worked } from '../log/leastFace';
+import { PRACTICE } from '../acts/practice';
 
 /**
  * The diagonal that a place lies on, seen from the middle of what was laid.
@@ -36,7 +38,10 @@ interface Of {
   readonly worked: Worked;
 }
 
-const ASKS: Readonly<Record<string, typeof cornerAct>> = { thin: thinAct, corner: cornerAct };
+const ASKS: ReadonlyMap<string, typeof cornerAct> = new Map([
+  ['thin', thinAct],
+  ['corner', cornerAct],
+]);
 
 /**
  * What a fault that was seen and is not mended asks for before it is rolled on: a corner that lags is rolled on its diagonal, a
@@ -45,7 +50,7 @@ const ASKS: Readonly<Record<string, typeof cornerAct>> = { thin: thinAct, corner
 export const faultAct = (advice: Advice, state: BenchState, of: Of): Advice => {
   if (advice.act !== 'roll') return advice;
   for (const seen of state.faults) {
-    const act = ASKS[seen.fault]?.(seen, state, of);
+    const act = ASKS.get(seen.fault)?.(seen, state, of);
     if (act) return act;
   }
   return advice;

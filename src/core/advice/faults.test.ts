@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { benchState } from '../log/benchState';
-import type { Act } from '../log/entry';
-import { TESTS } from '../log/entry';
-import { FELT_TESTS, suits } from '../log/tests';
+import type { Act } from '../acts/act';
+import { TESTS } from '../acts/vocabulary';
+import { FELT_TESTS, suits } from '../acts/feltTests';
 import { causeInLog, FAULTS, faultOf } from './faults';
 
 const stateOf = (...acts: Act[]) =>

@@ -1,6 +1,6 @@
 import type { BenchState } from '../log/benchState';
 import type { FormPlan } from '../forms/formKind';
-import { PRACTICE } from '../log/practice';
+import { PRACTICE } from '../acts/practice';
 
 /** Something that goes wrong at the bench: what is seen, why it likely came about, and what helps. All common practice. */
 export interface Fault {

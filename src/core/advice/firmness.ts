@@ -1,8 +1,8 @@
 import type { BenchState } from '../log/benchState';
-import type { TestName } from '../log/entry';
+import type { TestName } from '../acts/vocabulary';
 import type { FormPlan } from '../forms/formKind';
 import type { Advice } from './advice';
-import { PRACTICE } from '../log/practice';
+import { PRACTICE } from '../acts/practice';
 
 /** The test that says whether a piece is firm: a solid is squeezed, cloth is looked at from its back, all else is pinched. */
 export type FirmTest = 'pinch' | Extract<TestName, 'squeeze' | 'cloth'>;

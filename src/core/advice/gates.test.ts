@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchState } from '../log/benchState';
-import type { Act } from '../log/entry';
+import type { Act } from '../acts/act';
 import { progressForecast } from '../forecast/progressForecast';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { benchState } from '../log/benchState';
-import type { Act } from '../log/entry';
+import type { Act } from '../acts/act';
 import type { FormPlan } from '../forms/formKind';
 import { ball } from '../forms/kinds/ball';
 import { bottleSleeve } from '../forms/kinds/bottleSleeve';

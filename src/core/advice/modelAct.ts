@@ -5,7 +5,7 @@ import type { Rolls } from '../felting/wayAhead';
 import type { GaugeStand } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import { firmAct, type FirmTest } from './firmness';
-import { leastFace, type Worked } from '../log/practice';
+import { leastFace, type Worked } from '../log/leastFace';
 import type { Advice } from './advice';
 
 /** What the felting model says of a piece, and how it was asked. */

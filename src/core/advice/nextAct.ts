@@ -1,5 +1,5 @@
 import type { BenchState } from '../log/benchState';
-import type { RollDirection } from '../log/entry';
+import type { RollDirection } from '../acts/vocabulary';
 import type { Forecast, GaugeStand } from '../forecast/forecast';
 import { SIZE_TOLERANCE } from '../tolerances';
 import type { Advice } from './advice';
@@ -7,7 +7,8 @@ import type { FormPlan } from '../forms/formKind';
 import { faultAct } from './faultAct';
 import { firmAct, type FirmTest, firmTestOf } from './firmness';
 import { modelAct, type Modelled } from './modelAct';
-import { leastFace, PRACTICE, type Worked } from '../log/practice';
+import { leastFace, type Worked } from '../log/leastFace';
+import { PRACTICE } from '../acts/practice';
 
 /** Share of the way from which the end is near. */
 const NEAR = 0.75;

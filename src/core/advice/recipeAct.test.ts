@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Act } from '../log/entry';
+import type { Act } from '../acts/act';
 import { addWork, NO_WORK, type Work } from '../felting/feltingModel';
 import type { GaugeStand } from '../forecast/forecast';
 import { finishedMm, laidMm } from '../quantity';
 import { followed } from '../recipe/following';
-import type { Recipe, RecipeStep } from '../recipe/recipe';
+import type { Recipe } from '../recipe/recipe';
+import type { RecipeStep } from '../acts/recipeStep';
 import type { Advice } from './advice';
 import type { Modelled } from './modelAct';
 import { recipeAct } from './recipeAct';

@@ -1,7 +1,10 @@
-import type { RollDirection } from '../log/entry';
+import type { Choices } from '../acts/choices';
+import type { StepMove } from '../acts/recipeStep';
+import type { RollDirection } from '../acts/vocabulary';
 import type { GaugeStand } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
-import type { Following, RecipeMove } from '../recipe/following';
+import type { Following } from '../recipe/following';
+import { AFTER_FELTING } from '../recipe/recipeSteps';
 import { SIZE_TOLERANCE } from '../tolerances';
 import type { Advice, Reason } from './advice';
 import { FEW_ROLLS, type Modelled, restOfMove, tensOfRolls } from './modelAct';
@@ -10,8 +13,6 @@ import { FEW_ROLLS, type Modelled, restOfMove, tensOfRolls } from './modelAct';
 const WORK: ReadonlySet<Advice['act']> = new Set(['rub', 'roll', 'throw']);
 /** Work that mends what is wrong. */
 const MENDING: ReadonlySet<Reason> = new Set(['corner-lags', 'thin-to-mend']);
-/** Steps that come after the felting. */
-const AFTER: ReadonlySet<string> = new Set(['rinse', 'soak', 'shape', 'dry']);
 
 type Rolling = Extract<Advice, { act: 'roll' }>;
 /** What is known of the piece. */
@@ -20,24 +21,35 @@ interface Known {
   readonly stands: readonly GaugeStand[];
 }
 
-const adviceOf = (move: RecipeMove, following: Following): Advice | null => {
+/** An act that a step asks for, as an advice. */
+const actAdvice = (kind: string, choices: Choices): Advice => {
+  const { face = 1, directionDeg = 0, count = 1, cushion, water, what } = choices;
   const reason = 'by-recipe';
-  switch (move.act) {
+  switch (kind) {
     case 'wet':
+      return { act: 'wet', face, water: water === 'warm' ? 'warm' : 'hot', reason };
     case 'rub':
+      return { act: 'rub', face, count, reason };
     case 'roll':
+      return { act: 'roll', face, directionDeg, rolls: count, ...(cushion ? { cushion } : {}), reason };
     case 'throw':
     case 'shock':
-      return { ...move, reason };
-    case 'pinch':
-    case 'look':
-    case 'measure':
-      return { act: move.act, reason };
-    case 'cut':
-    case 'resist-out':
-      return { act: 'open', what: move.act, reason };
+      return { act: kind, count, reason };
+    case 'open':
+      return { act: 'open', what: what === 'cut' ? 'cut' : 'resist-out', reason };
+    default:
+      return { act: 'other', kind, ...choices, reason };
+  }
+};
+
+const adviceOf = (move: StepMove, following: Following): Advice | null => {
+  switch (move.does) {
+    case 'act':
+      return actAdvice(move.kind, move.choices);
+    case 'panel':
+      return { act: move.panel, reason: 'by-recipe' };
     case 'tick':
-      return following.next && { act: 'step', step: following.next, reason };
+      return following.next && { act: 'step', step: following.next, reason: 'by-recipe' };
   }
 };
 
@@ -62,13 +74,14 @@ const bounded = (roll: Rolling, advice: Advice, { modelled, stands }: Known): Ad
   return isThere(stands, roll.directionDeg) ? null : roll;
 };
 
-const standsFor = (move: RecipeMove, following: Following, advice: Advice): boolean => {
+const standsFor = (move: StepMove, following: Following, advice: Advice): boolean => {
   if (MENDING.has(advice.reason)) return false;
-  if (move.act === advice.act) return true;
+  const asked = move.does === 'act' ? move.kind : move.does === 'panel' ? move.panel : 'tick';
+  if (asked === advice.act) return true;
   // What is to be seen to first: a dry face, a skin that does not hold, a size that may be reached.
-  if (advice.reason === 'no-skin-yet') return move.act === 'wet' || move.act === 'shock';
+  if (advice.reason === 'no-skin-yet') return asked === 'wet' || asked === 'shock';
   if (advice.reason === 'size-reached-soft') return false;
-  if (move.act === 'tick' && following.next && AFTER.has(following.next.act)) return false;
+  if (move.does === 'tick' && following.next && AFTER_FELTING.has(following.next.act)) return false;
   return WORK.has(advice.act);
 };
 

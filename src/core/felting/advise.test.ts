@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { modelAct, restOfMove } from '../advice/modelAct';
 import { benchState } from '../log/benchState';
-import type { Act } from '../log/entry';
+import type { Act } from '../acts/act';
 import { progressForecast } from '../forecast/progressForecast';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';
@@ -9,7 +9,7 @@ import { adviseFrom, type Advised, type Asked } from './advise';
 import { feltedOf } from './feltedOf';
 import { addWork, balancedWork, GENERAL_BELIEF, NO_WORK } from './feltingModel';
 import { infer } from './infer';
-import { workOfAct } from './intensity';
+import { workOfAct } from '../acts/act';
 import { CASES } from './testing/cases';
 import { endsOf, FELTERS } from './testing/felters';
 import { outlookOf, rollsLeft } from './wayAhead';

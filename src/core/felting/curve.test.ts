@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Act } from '../log/entry';
+import type { Act } from '../acts/act';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';
 import { believedCurve, curveEnds, meanCurve, readCurves } from './curve';

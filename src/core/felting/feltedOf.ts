@@ -1,9 +1,11 @@
-import type { LogEntry, Water } from '../log/entry';
+import { waterAfter, workOfAct } from '../acts/act';
+import type { LogEntry } from '../log/entry';
+import type { Water } from '../acts/vocabulary';
 import { meanReading } from '../log/pair';
 import { standing } from '../log/standing';
 import type { FormPlan, Gauge } from '../forms/formKind';
 import { addWork, type Belief, FELTING, guessed, NO_WORK, withoutBias, type Work } from './feltingModel';
-import { workOfAct } from './intensity';
+
 import type { Felted } from './posterior';
 
 /** A reading shorter or longer than this many times what was laid is no length of this piece. */
@@ -35,11 +37,11 @@ export const feltedOf = (log: readonly LogEntry[], formed: Formed, belief: Belie
   let since = NO_WORK;
   let water: Water = 'hot';
   for (const { act } of standing(log)) {
-    if (act.kind === 'wet' || act.kind === 'water') water = act.water;
+    water = waterAfter(act) ?? water;
     const done = workOfAct(act, water);
     if (done) {
       since = addWork(since, done.rolls, isSolid ? null : done.directionDeg);
-      since = guessed(since, done.give);
+      since = guessed(since, done.spread);
     }
     if (act.kind !== 'measure') continue;
     const read = gauges.map(({ id, laidMm }) => {

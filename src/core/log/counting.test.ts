@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { countOfMinutes, guessBetween, pacedCount, paceOfTaps } from './counting';
-import { agoWords, bodyWork } from './rest';
-import type { Act } from './entry';
+import { duration } from '../acts/actWords';
+import { bodyWork } from './rest';
+import type { Act } from '../acts/act';
 
 describe('a count that was not counted', () => {
   it('between 30 and 50 is 40, give or take 20/√12', () => {
@@ -88,6 +89,6 @@ describe('what the body was asked to do', () => {
   });
 
   it('says how long ago in words', () => {
-    expect([5, 60, 200, 600, 4000].map(agoWords)).toEqual(['5 min', '1 h', '3 h 20 min', '10 h', '2 days']);
+    expect([5, 60, 200, 600, 4000].map(duration)).toEqual(['5 min', '1 h', '3 h 20 min', '10 h', '2 days']);
   });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CUSHIONS } from './entry';
+import { CUSHIONS } from '../acts/vocabulary';
 import { usualCushion } from './cushioning';
 
 describe('the cushion', () => {

@@ -1,4 +1,4 @@
-import type { Cushion } from './entry';
+import type { Cushion } from '../acts/vocabulary';
 
 /** From which share of the way on each cushion is usual: a layer is taken away at each round. Common practice. */
 const FROM: ReadonlyArray<readonly [Cushion, number]> = [

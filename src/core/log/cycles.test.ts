@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { benchState, rollsByDirection } from './benchState';
-import type { Act, LogEntry } from './entry';
-import { rollIntensity } from './intensity';
+import type { Act } from '../acts/act';
+import type { LogEntry } from './entry';
+import { rollIntensity } from '../acts/rollIntensity';
 import { nextRedo, nextUndo, standing } from './standing';
 
 const logOf = (...acts: Act[]): LogEntry[] =>

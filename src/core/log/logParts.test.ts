@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Act, LogEntry } from './entry';
+import type { Act } from '../acts/act';
+import type { LogEntry } from './entry';
 import { benchLog, weighings } from './logParts';
 import { nextUndo } from './standing';
 

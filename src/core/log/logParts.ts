@@ -1,18 +1,17 @@
-import type { Act, LogEntry } from './entry';
+import { type ActOf, placeOf } from '../acts/act';
+import type { LogEntry } from './entry';
 import { standing } from './standing';
 
-/** What stands beside the bench: piles weighed, layers laid. It is not done at the bench. */
-type BesideKind = 'weigh' | 'lay';
-type EntryOf<K extends BesideKind> = LogEntry & { readonly act: Extract<Act, { readonly kind: K }> };
+type EntryOf<K extends 'weigh' | 'lay'> = LogEntry & { readonly act: ActOf<K> };
 export type WeighEntry = EntryOf<'weigh'>;
 export type LayEntry = EntryOf<'lay'>;
 
 const isWeighing = (entry: LogEntry): entry is WeighEntry => entry.act.kind === 'weigh';
 const isLaying = (entry: LogEntry): entry is LayEntry => entry.act.kind === 'lay';
 
-/** Ids of what stands beside the bench, of undos of that, and of undos of those. */
+/** Ids of what stands beside the bench (piles weighed, layers laid), of undos of that, and of undos of those. */
 const besideBench = (log: readonly LogEntry[]): ReadonlySet<string> => {
-  const found = new Set(log.filter(e => isWeighing(e) || isLaying(e)).map(e => e.id));
+  const found = new Set(log.filter(e => placeOf(e.act.kind) === 'beside').map(e => e.id));
   for (const e of log.toSorted((a, b) => a.seq - b.seq))
     if (e.act.kind === 'undo' && found.has(e.act.of)) found.add(e.id);
   return found;

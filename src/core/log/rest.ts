@@ -1,4 +1,4 @@
-import type { Act } from './entry';
+import type { Act } from '../acts/act';
 
 /** What the body was asked to do. */
 export interface BodyWork {
@@ -49,12 +49,4 @@ export const bodyWork = (
     rollsSinceRest: ago !== null && ago >= PAUSE_MS ? 0 : rollsSinceRest,
     minutesAgo: ago === null ? null : Math.floor(ago / MINUTE_MS),
   };
-};
-
-/** How long ago, in words that a glance reads. */
-export const agoWords = (minutes: number): string => {
-  if (minutes < 60) return `${minutes} min`;
-  const hours = Math.floor(minutes / 60);
-  if (hours < 48) return `${hours} h${hours < 6 && minutes % 60 > 0 ? ` ${minutes % 60} min` : ''}`;
-  return `${Math.floor(hours / 24)} days`;
 };

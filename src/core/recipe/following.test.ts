@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Act, LogEntry } from '../log/entry';
-import { followed, stepBack, type WorkedAs } from './following';
-import { type Recipe, type RecipeStep, SCHOOLS } from './recipe';
+import { type Act, controlOf } from '../acts/act';
+import type { UsualWork } from '../acts/actSpec';
+import type { Choices } from '../acts/choices';
+import type { LogEntry } from '../log/entry';
+import { followed, stepBack } from './following';
+import { type Recipe, SCHOOLS } from './recipe';
+import type { RecipeStep, StepMove, WorkedAs } from '../acts/recipeStep';
 
 const AT = '2026-03-01T10:00:00.000Z';
 const logOf = (...acts: readonly Act[]): LogEntry[] =>
@@ -11,6 +15,9 @@ const recipeOf = (...steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
   name: 'Ours',
   steps: steps.map((s, i) => ({ id: `s${i + 1}`, ...s })),
 });
+const USUAL: UsualWork = { setOfRolls: 30, cushion: 'bubble', pressure: 'arms' };
+/** An act that a step still asks for. */
+const asks = (kind: string, choices: Choices): StepMove => ({ does: 'act', kind, choices });
 const FLAT: WorkedAs = { faces: [1, 2], hasDirections: true, wetted: [] };
 const BALL: WorkedAs = { faces: [1], hasDirections: false, wetted: [] };
 const roll = (face: number, directionDeg: 0 | 45 | 90, rolls: number): Act => ({
@@ -41,30 +48,27 @@ describe('a recipe that is followed', () => {
   it('begins with its first step, each face in turn', () => {
     const { next, left, done, last } = followed(ours, [], FLAT);
     expect(next?.id).toBe('s1');
-    expect(left).toEqual([
-      { act: 'wet', face: 1, water: 'warm' },
-      { act: 'wet', face: 2, water: 'warm' },
-    ]);
+    expect(left).toEqual([asks('wet', { face: 1, water: 'warm' }), asks('wet', { face: 2, water: 'warm' })]);
     expect([done, last]).toEqual([0, null]);
   });
 
   it('is settled step by step by the work itself, whichever way round it is done', () => {
     const log = logOf(wet(2), wet(1), rub(1, 30), rub(2, 40), rub(1, 10), roll(2, 90, 50), roll(1, 0, 20));
-    expect(followed(ours, log.slice(0, 1), FLAT).left).toEqual([{ act: 'wet', face: 1, water: 'warm' }]);
-    expect(followed(ours, log.slice(0, 4), FLAT).left).toEqual([{ act: 'rub', face: 1, count: 10 }]);
+    expect(followed(ours, log.slice(0, 1), FLAT).left).toEqual([asks('wet', { face: 1, water: 'warm' })]);
+    expect(followed(ours, log.slice(0, 4), FLAT).left).toEqual([asks('rub', { face: 1, count: 10 })]);
     const now = followed(ours, log, FLAT);
     expect(now.next?.id).toBe('s3');
     expect(now.done).toBe(2);
     expect(now.left).toEqual([
-      { act: 'roll', face: 1, directionDeg: 0, rolls: 30, cushion: 'thick' },
-      { act: 'roll', face: 1, directionDeg: 90, rolls: 50, cushion: 'thick' },
-      { act: 'roll', face: 2, directionDeg: 0, rolls: 50, cushion: 'thick' },
+      asks('roll', { face: 1, directionDeg: 0, count: 30, cushion: 'thick' }),
+      asks('roll', { face: 1, directionDeg: 90, count: 50, cushion: 'thick' }),
+      asks('roll', { face: 2, directionDeg: 0, count: 50, cushion: 'thick' }),
     ]);
     const rolled = [
       ...log,
       ...logOf(...log.map(e => e.act), roll(1, 0, 30), roll(1, 90, 60), roll(2, 0, 50)).slice(7),
     ];
-    expect(followed(ours, rolled, FLAT).left).toEqual([{ act: 'measure' }]);
+    expect(followed(ours, rolled, FLAT).left).toEqual([{ does: 'panel', panel: 'measure' }]);
   });
 
   it('counts only what was done since the step before it, and not what it does not ask for', () => {
@@ -78,7 +82,7 @@ describe('a recipe that is followed', () => {
 
   it('goes back with the log: what is undone was not done', () => {
     const log = logOf(wet(1), wet(2), { kind: 'undo', of: 'e2' });
-    expect(followed(ours, log, FLAT).left).toEqual([{ act: 'wet', face: 2, water: 'warm' }]);
+    expect(followed(ours, log, FLAT).left).toEqual([asks('wet', { face: 2, water: 'warm' })]);
     expect(
       followed(ours, logOf(wet(1), wet(2), { kind: 'undo', of: 'e2' }, { kind: 'undo', of: 'e3' }), FLAT).next
         ?.id,
@@ -88,7 +92,7 @@ describe('a recipe that is followed', () => {
   it('takes what was wetted while it was laid as wetted', () => {
     expect(followed(ours, [], { ...FLAT, wetted: [1, 2] }).next?.id).toBe('s2');
     expect(followed(ours, [], { ...FLAT, wetted: [2] }).left).toEqual([
-      { act: 'wet', face: 1, water: 'warm' },
+      asks('wet', { face: 1, water: 'warm' }),
     ]);
   });
 
@@ -99,7 +103,7 @@ describe('a recipe that is followed', () => {
     });
     const early = followed(ours, logOf(wet(1), step('s3')), FLAT);
     expect(early).toMatchObject({ next: { id: 's1' }, done: 1 });
-    expect(early.left).toEqual([{ act: 'wet', face: 2, water: 'warm' }]);
+    expect(early.left).toEqual([asks('wet', { face: 2, water: 'warm' })]);
     expect(followed(ours, logOf(step('of another recipe')), FLAT)).toMatchObject({ done: 0, last: null });
     const all = followed(ours, logOf(...ours.steps.map(s => step(s.id))), FLAT);
     expect(all).toMatchObject({ next: null, left: [], done: 5 });
@@ -107,7 +111,7 @@ describe('a recipe that is followed', () => {
 
   it('only the felter says when it is rinsed', () => {
     const log = logOf(...['s1', 's2', 's3', 's4'].map(id => step(id)), wet(1), rub(1, 100));
-    expect(followed(ours, log, FLAT)).toMatchObject({ next: { id: 's5' }, left: [{ act: 'tick' }] });
+    expect(followed(ours, log, FLAT)).toMatchObject({ next: { id: 's5' }, left: [{ does: 'tick' }] });
   });
 
   it('steps back: a tick is taken back, and what the work settled is begun anew', () => {
@@ -119,10 +123,7 @@ describe('a recipe that is followed', () => {
     if (!back) throw new Error('nothing to step back to');
     const again = followed(ours, logOf(...worked.map(e => e.act), back), FLAT);
     expect(again).toMatchObject({ next: { id: 's2' }, done: 1 });
-    expect(again.left).toEqual([
-      { act: 'rub', face: 1, count: 40 },
-      { act: 'rub', face: 2, count: 40 },
-    ]);
+    expect(again.left).toEqual([asks('rub', { face: 1, count: 40 }), asks('rub', { face: 2, count: 40 })]);
     expect(stepBack(followed(ours, [], FLAT))).toBeNull();
   });
 
@@ -130,7 +131,7 @@ describe('a recipe that is followed', () => {
     const clocked = recipeOf({ act: 'rub', minutes: 10 }, { act: 'soak', minutes: 15 });
     const log = logOf(step('s1', 'started'), rub(1, 40), rub(2, 10));
     expect(followed(clocked, log, FLAT)).toMatchObject({ next: { id: 's1' }, startedAt: AT });
-    expect(followed(clocked, log, FLAT).left[0]).toEqual({ act: 'rub', face: 2, count: 40 });
+    expect(followed(clocked, log, FLAT).left[0]).toEqual(asks('rub', { face: 2, count: 40 }));
     expect(followed(clocked, logOf(step('s1', 'started'), step('s1')), FLAT)).toMatchObject({
       next: { id: 's2' },
       startedAt: null,
@@ -144,14 +145,14 @@ describe('a recipe that is followed', () => {
       { act: 'throw' },
     );
     expect(followed(ball, logOf(roll(1, 0, 60)), BALL).left).toEqual([
-      { act: 'roll', face: 1, directionDeg: 0, rolls: 40, cushion: 'bare' },
+      asks('roll', { face: 1, directionDeg: 0, count: 40, cushion: 'bare' }),
     ]);
     const log = logOf(roll(1, 0, 60), roll(1, 0, 40), { kind: 'shock', rounds: 1 });
-    expect(followed(ball, log, BALL).left).toEqual([{ act: 'shock', count: 1 }]);
+    expect(followed(ball, log, BALL).left).toEqual([asks('shock', { count: 1 })]);
     expect(
       followed(ball, [...log, ...logOf(...log.map(e => e.act), { kind: 'shock', rounds: 1 }).slice(3)], BALL)
         .left,
-    ).toEqual([{ act: 'throw', count: 12 }]);
+    ).toEqual([asks('throw', { count: 12 })]);
   });
 
   it('taking the resist out is cutting it open as well', () => {
@@ -162,7 +163,7 @@ describe('a recipe that is followed', () => {
       { kind: 'look', wetness: 'right', foam: null },
       { kind: 'pinch', grade: 2 },
     );
-    expect(followed(open, log, FLAT).left).toEqual([{ act: 'resist-out' }]);
+    expect(followed(open, log, FLAT).left).toEqual([asks('open', { what: 'resist-out' })]);
   });
 
   it('done to the letter, every school comes to its end', () => {
@@ -176,13 +177,10 @@ describe('a recipe that is followed', () => {
         const { next, left } = followed(school, log, as);
         const [move] = left;
         if (!next || !move) break;
-        if (move.act === 'wet') doing(wet(move.face));
-        else if (move.act === 'rub' && next.count !== undefined) doing(rub(move.face, move.count));
-        else if (move.act === 'roll')
-          doing({ ...roll(move.face, 0, move.rolls), directionDeg: move.directionDeg } as Act);
-        else if (move.act === 'throw') doing({ kind: 'throw', count: move.count });
-        else if (move.act === 'shock') doing({ kind: 'shock', rounds: move.count });
-        else doing(step(next.id));
+        // Rubbing by the clock goes on until it is ticked off, and an opening is ticked here too.
+        const counts = move.does === 'act' && (move.kind !== 'rub' || next.count !== undefined);
+        const act = counts && move.kind !== 'open' ? controlOf(move.kind)?.make(move.choices, USUAL) : null;
+        doing(act ?? step(next.id));
       }
       expect(followed(school, log, as)).toMatchObject({
         next: null,

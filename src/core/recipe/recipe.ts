@@ -1,37 +1,4 @@
-import { PRACTICE } from '../log/practice';
-import type { Cushion, Water } from '../log/entry';
-
-/** What a step of a recipe asks for. */
-export const RECIPE_ACTS = [
-  'wet',
-  'rub',
-  'pinch',
-  'roll',
-  'look',
-  'measure',
-  'cut',
-  'resist-out',
-  'edges',
-  'throw',
-  'shock',
-  'rinse',
-  'soak',
-  'shape',
-  'dry',
-] as const;
-export type RecipeAct = (typeof RECIPE_ACTS)[number];
-
-/** One step of a recipe, with an id that no step of any other has. What does not belong to its act is left out. */
-export interface RecipeStep {
-  readonly id: string;
-  readonly act: RecipeAct;
-  /** Rubs of each face, rolls each way on each face, throws, or rounds. */
-  readonly count?: number;
-  readonly cushion?: Cushion;
-  readonly water?: Water;
-  /** How long it takes, minutes: rubbing by the clock, soaking, drying. */
-  readonly minutes?: number;
-}
+import type { RecipeStep } from '../acts/recipeStep';
 
 /** How a maker goes from wet wool to dry felt: steps in order, free to depart from. */
 export interface Recipe {
@@ -39,9 +6,6 @@ export interface Recipe {
   readonly name: string;
   readonly steps: readonly RecipeStep[];
 }
-
-/** How often, where a step does not say. Common practice, no published source. */
-export const USUAL_COUNT = { rub: PRACTICE.rubs, roll: 30, throw: PRACTICE.throws, shock: 2 } as const;
 
 const recipe = (id: string, name: string, steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
   id,

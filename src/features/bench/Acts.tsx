@@ -1,4 +1,5 @@
-import type { Act } from '../../core/log/entry';
+import { type Act, actWords, cautionOf } from '../../core/acts/act';
+import type { Spoken } from '../../core/acts/actSpec';
 import { usualCushion } from '../../core/log/cushioning';
 import { meanProgress } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
@@ -6,9 +7,10 @@ import type { PieceStage } from '../../session/pieceStage';
 import type { Bench } from '../../session/useBench';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
-import { actWords, adviceWords, CAUTION, type Spoken } from './benchWords';
-import { type Chosen, GREAT, isTap, opensPanel } from './chosenAct';
-import { CountChoice, FaceChoice, KindChoice, RollControls, WaterChoice } from './Controls';
+import { adviceWords } from './benchWords';
+import { greatWords, isTap, opensPanel } from './chosenAct';
+import { ActControls, KindChoice } from './Controls';
+import { countedNoun } from './pacing';
 import type { Acting } from './useActing';
 import type { Standing } from './useStanding';
 
@@ -56,31 +58,9 @@ const GreatButton = ({ acting, standing }: { readonly acting: Acting; readonly s
         <span className="text-xl leading-tight font-normal">{doneWords(acting.act, standing)}</span>
       </>
     ) : (
-      !isTap(acting.kind) && GREAT[acting.kind]
+      !isTap(acting.kind) && greatWords(acting.kind)
     )}
   </Button>
-);
-
-/** Face, water and count of the acts other than rolling. */
-const OtherControls = ({
-  act,
-  faces,
-  onChoose,
-}: {
-  readonly act: Act;
-  readonly faces: readonly number[];
-  readonly onChoose: (chosen: Chosen) => void;
-}) => (
-  <div className="flex flex-wrap gap-2 *:flex-1">
-    {(act.kind === 'wet' || act.kind === 'rub') && faces.length > 1 && (
-      <FaceChoice face={act.face} faces={faces} onChoose={onChoose} />
-    )}
-    {act.kind === 'wet' && <WaterChoice water={act.water} onChoose={onChoose} />}
-    {(act.kind === 'rub' || act.kind === 'throw') && (
-      <CountChoice kind={act.kind} count={act.count} onChoose={onChoose} />
-    )}
-    {act.kind === 'shock' && <CountChoice kind="shock" count={act.rounds} onChoose={onChoose} />}
-  </div>
 );
 
 const OPENERS = [
@@ -108,11 +88,11 @@ export const Acts = ({
 }) => {
   const changeSettings = useChangeSettings();
   const { act } = acting;
-  const caution = act ? CAUTION[act.kind] : undefined;
+  const caution = act && cautionOf(act.kind);
   return (
     <div className="order-2 flex flex-col gap-2 sm:order-3">
-      {act?.kind === 'roll' && (
-        <RollControls
+      {act && (
+        <ActControls
           act={act}
           faces={standing.faces}
           alongOnTable={plan.form.alongOnTable}
@@ -123,9 +103,6 @@ export const Acts = ({
           onSettings={changeSettings}
         />
       )}
-      {act && act.kind !== 'roll' && (
-        <OtherControls act={act} faces={standing.faces} onChoose={acting.choose} />
-      )}
       <div className="order-first flex gap-2 sm:order-none">
         <GreatButton acting={acting} standing={standing} />
         <UndoButtons bench={bench} spoken={standing.spoken} />
@@ -135,7 +112,7 @@ export const Acts = ({
         onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
       />
       <div className="flex flex-wrap gap-2 *:flex-1">
-        {OPENERS.filter(o => o.panel !== 'count' || act?.kind === 'roll' || act?.kind === 'rub').map(o => (
+        {OPENERS.filter(o => o.panel !== 'count' || (act && countedNoun(act) !== null)).map(o => (
           <Button
             key={o.panel}
             size="wet"

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Advice, Reason } from '../../core/advice/advice';
-import { PRACTICE } from '../../core/log/practice';
+import { PRACTICE } from '../../core/acts/practice';
 import type { Modelled } from '../../core/advice/modelAct';
 import type { BenchState } from '../../core/log/benchState';
 import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
@@ -9,7 +9,8 @@ import { showQuantity, showShare, type UnitSystem } from '../../core/units/units
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { ModelWhy } from './ModelWhy';
-import { adviceReason, DIRECTION } from './benchWords';
+import { DIRECTION } from '../../core/acts/actWords';
+import { adviceReason } from './benchWords';
 
 const skin = `Each face is rubbed ${PRACTICE.rubs} times before its skin is tested; it may be rolled when the skin lifts as one.`;
 const measuring = `It is measured every ${PRACTICE.measureEvery.far} rolls; every ${PRACTICE.measureEvery.near} near the end, or when it is lopsided.`;

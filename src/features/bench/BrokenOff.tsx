@@ -1,6 +1,6 @@
-import type { Act } from '../../core/log/entry';
+import { type Act, actWords } from '../../core/acts/act';
+import type { Spoken } from '../../core/acts/actSpec';
 import { Button } from '../../ui/Button';
-import { actWords, type Spoken } from './benchWords';
 import { actSoFar, countOf, usePacing } from './pacing';
 
 /** What the pacer had counted when the page was left in the middle: to be logged, or dropped. */

@@ -1,21 +1,19 @@
-import { type Act, type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/log/entry';
+import type { ReactNode } from 'react';
+import { type Act, controlOf, CONTROLS } from '../../core/acts/act';
+import { DIRECTION } from '../../core/acts/actWords';
+import { CUSHION_WORDS } from '../../core/acts/cushionWords';
+import { type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
 import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import type { Settings } from '../../records/settings';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { type BenchKind, type Chosen, COUNTS } from './chosenAct';
-import { arrowAt, DIRECTION } from './benchWords';
-import { CUSHION_WORDS, PRESSURE_WORDS } from './rollWords';
-
-const SETS = [10, 20, 30, 50, 100] as const;
+import { arrowAt } from './benchWords';
+import type { BenchKind, Chosen } from './chosenAct';
+import { PRESSURE_WORDS } from './rollWords';
 
 const KINDS: ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> = [
-  { value: 'wet', text: 'Wet' },
-  { value: 'rub', text: 'Rub' },
-  { value: 'roll', text: 'Roll' },
-  { value: 'throw', text: 'Throw' },
-  { value: 'shock', text: 'Hot/cold' },
+  ...CONTROLS.flatMap(({ kind, key }) => (key === null ? [] : [{ value: kind, text: key }])),
   { value: 'measure', text: 'Measure' },
   { value: 'pinch', text: 'Pinch' },
 ];
@@ -50,9 +48,8 @@ const Cycle = <T extends string>(props: {
   );
 };
 
-/** How a set of rolls is done: direction, face, count, cushion, pressure. */
-export const RollControls = (props: {
-  readonly act: Act & { kind: 'roll' };
+interface ControlsProps {
+  readonly act: Act;
   readonly faces: readonly number[];
   readonly alongOnTable: FormPlan['alongOnTable'];
   /** False for a solid: it is rolled every way. */
@@ -62,104 +59,122 @@ export const RollControls = (props: {
   readonly usual: Cushion;
   readonly onChoose: (chosen: Chosen) => void;
   readonly onSettings: (change: Partial<Settings>) => void;
-}) => {
-  const { act, settings } = props;
-  return (
-    <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
-      {props.hasDirections && (
-        <div className={props.faces.length > 1 ? '' : 'sm:col-span-2'}>
-          <Choice
-            label="Direction"
-            size="wet"
-            value={String(act.directionDeg)}
-            options={ROLL_DIRECTIONS.map(d => ({
-              value: String(d),
-              text: <span className="text-3xl">{arrowAt(tableAngle(props.alongOnTable, d))}</span>,
-              name: DIRECTION[d],
-            }))}
-            onChoose={v => props.onChoose({ directionDeg: ROLL_DIRECTIONS.find(d => String(d) === v) ?? 0 })}
-          />
-        </div>
-      )}
-      {props.faces.length > 1 && <FaceChoice face={act.face} faces={props.faces} onChoose={props.onChoose} />}
-      <Choice
-        label="Rolls in a set"
-        size="wet"
-        value={String(act.rolls)}
-        options={SETS.map(n => ({ value: String(n), text: n }))}
-        onChoose={v => {
-          props.onChoose({ rolls: Number(v) });
-          props.onSettings({ setOfRolls: Number(v) });
-        }}
-      />
-      <div className="grid grid-cols-2 gap-2">
-        <Cycle
-          label={
-            props.usual === act.cushion ? 'Cushion' : `Cushion; usual now: ${CUSHION_WORDS[props.usual]}`
-          }
-          value={act.cushion}
-          values={CUSHIONS}
-          words={CUSHION_WORDS}
-          onValue={cushion => {
-            props.onChoose({ cushion });
-            props.onSettings({ cushion });
-          }}
-        />
-        <Cycle
-          label="Pressure"
-          value={settings.pressure}
-          values={PRESSURES}
-          words={PRESSURE_WORDS}
-          onValue={pressure => props.onSettings({ pressure })}
-        />
-      </div>
-    </div>
-  );
-};
+}
+type Taken = NonNullable<ReturnType<typeof controlOf>>['takes'][number];
 
-/** How often, for rubbing, throwing and hot-and-cold. */
-export const CountChoice = (props: {
-  readonly kind: keyof typeof COUNTS;
-  readonly count: number;
-  readonly onChoose: (chosen: Chosen) => void;
-}) => (
+/** Which way the bundle goes. */
+const DirectionChoice = ({ act, alongOnTable, onChoose }: ControlsProps) => (
   <Choice
-    label="Count"
+    label="Direction"
     size="wet"
-    value={String(props.count)}
-    options={COUNTS[props.kind].choices.map(n => ({ value: String(n), text: n }))}
-    onChoose={v => props.onChoose({ kind: props.kind, count: Number(v) })}
-  />
-);
-
-/** How warm the water is. */
-export const WaterChoice = (props: {
-  readonly water: 'warm' | 'hot';
-  readonly onChoose: (chosen: Chosen) => void;
-}) => (
-  <Choice
-    label="Water"
-    size="wet"
-    value={props.water}
-    options={[
-      { value: 'warm', text: 'warm water' },
-      { value: 'hot', text: 'hot water' },
-    ]}
-    onChoose={water => props.onChoose({ kind: 'wet', water })}
+    value={String(controlOf(act.kind)?.choicesOf(act).directionDeg ?? 0)}
+    options={ROLL_DIRECTIONS.map(d => ({
+      value: String(d),
+      text: <span className="text-3xl">{arrowAt(tableAngle(alongOnTable, d))}</span>,
+      name: DIRECTION[d],
+    }))}
+    onChoose={v => onChoose({ directionDeg: ROLL_DIRECTIONS.find(d => String(d) === v) ?? 0 })}
   />
 );
 
 /** Which face lies up. */
-export const FaceChoice = (props: {
-  readonly face: number;
-  readonly faces: readonly number[];
-  readonly onChoose: (chosen: Chosen) => void;
-}) => (
+const SideChoice = ({ act, faces, onChoose }: ControlsProps) => (
   <Choice
     label="Face"
     size="wet"
-    value={String(props.face)}
-    options={props.faces.map(f => ({ value: String(f), text: `face ${f}` }))}
-    onChoose={v => props.onChoose({ face: Number(v) })}
+    value={String(controlOf(act.kind)?.choicesOf(act).face ?? 1)}
+    options={faces.map(f => ({ value: String(f), text: `face ${f}` }))}
+    onChoose={v => onChoose({ face: Number(v) })}
   />
 );
+
+/** How warm the water is. */
+const WaterChoice = ({ act, onChoose }: ControlsProps) => (
+  <Choice
+    label="Water"
+    size="wet"
+    value={controlOf(act.kind)?.choicesOf(act).water ?? 'hot'}
+    options={[
+      { value: 'warm', text: 'warm water' },
+      { value: 'hot', text: 'hot water' },
+    ]}
+    onChoose={water => onChoose({ kind: act.kind, water })}
+  />
+);
+
+/** How often it is done. The rolls of a set are remembered. */
+const CountChoice = ({ act, onChoose, onSettings }: ControlsProps) => {
+  const control = controlOf(act.kind);
+  return (
+    <Choice
+      label={act.kind === 'roll' ? 'Rolls in a set' : 'Count'}
+      size="wet"
+      value={String(control?.choicesOf(act).count ?? '')}
+      options={(control?.counts?.choices ?? []).map(n => ({ value: String(n), text: n }))}
+      onChoose={v => {
+        onChoose({ kind: act.kind, count: Number(v) });
+        if (act.kind === 'roll') onSettings({ setOfRolls: Number(v) });
+      }}
+    />
+  );
+};
+
+const CushionChoice = ({ act, usual, onChoose, onSettings }: ControlsProps) => {
+  const cushion = controlOf(act.kind)?.choicesOf(act).cushion ?? usual;
+  return (
+    <Cycle
+      label={usual === cushion ? 'Cushion' : `Cushion; usual now: ${CUSHION_WORDS[usual]}`}
+      value={cushion}
+      values={CUSHIONS}
+      words={CUSHION_WORDS}
+      onValue={next => {
+        onChoose({ cushion: next });
+        onSettings({ cushion: next });
+      }}
+    />
+  );
+};
+
+const PressureChoice = ({ settings, onSettings }: ControlsProps) => (
+  <Cycle
+    label="Pressure"
+    value={settings.pressure}
+    values={PRESSURES}
+    words={PRESSURE_WORDS}
+    onValue={pressure => onSettings({ pressure })}
+  />
+);
+
+const CONTROL_OF: Readonly<Record<Taken, (props: ControlsProps) => ReactNode>> = {
+  direction: DirectionChoice,
+  side: SideChoice,
+  water: WaterChoice,
+  count: CountChoice,
+  cushion: CushionChoice,
+  pressure: PressureChoice,
+};
+/** Two of these share the place of one. */
+const SMALL: ReadonlySet<Taken> = new Set(['cushion', 'pressure']);
+
+/** How an act is done: what its entry in the register says can be chosen of it. */
+export const ActControls = (props: ControlsProps) => {
+  const taken = (controlOf(props.act.kind)?.takes ?? []).filter(
+    t => (t !== 'direction' || props.hasDirections) && (t !== 'side' || props.faces.length > 1),
+  );
+  const [large, small] = [taken.filter(t => !SMALL.has(t)), taken.filter(t => SMALL.has(t))];
+  const places = large.length + (small.length > 0 ? 1 : 0);
+  const part = (t: Taken) => {
+    const Control = CONTROL_OF[t];
+    return <Control key={t} {...props} />;
+  };
+  return (
+    <div className={places > 2 ? 'grid grid-cols-1 gap-2 sm:grid-cols-2' : 'flex flex-wrap gap-2 *:flex-1'}>
+      {large.map((t, i) => (
+        <div key={t} className={places % 2 === 1 && places > 2 && i === 0 ? 'sm:col-span-2' : ''}>
+          {part(t)}
+        </div>
+      ))}
+      {small.length > 0 && <div className="grid grid-cols-2 gap-2">{small.map(part)}</div>}
+    </div>
+  );
+};

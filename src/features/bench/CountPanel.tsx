@@ -5,7 +5,8 @@ import { useShortcuts } from '../../session/shortcuts';
 import { canSpeak, say, tick } from '../../session/sound';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { actSoFar, countOf, type Paced, usePacing } from './pacing';
+import type { Act } from '../../core/acts/act';
+import { countedNoun, countOf, usePacing, withCount } from './pacing';
 import { PanelFrame } from './PanelFrame';
 
 /** What a lost count may have been. */
@@ -87,11 +88,11 @@ const Pacer = (props: {
 
 /** Counting otherwise than by whole sets: by the pacer, by minutes, or by a guess where the count was lost. */
 export const CountPanel = (props: {
-  readonly act: Paced;
+  readonly act: Act;
   readonly pieceId: string;
   readonly settings: Settings;
   readonly onSettings: (change: Partial<Settings>) => void;
-  readonly onLog: (act: Paced) => void;
+  readonly onLog: (act: Act) => void;
   readonly onCancel: () => void;
 }) => {
   const { act, settings } = props;
@@ -100,10 +101,10 @@ export const CountPanel = (props: {
   const [taps, setTaps] = useState<readonly number[]>([]);
   const perMinute = settings.rollsPerMinute;
   const most = countOf(act);
-  const noun = act.kind === 'roll' ? 'rolls' : 'rubs';
+  const noun = countedNoun(act);
   const log = ({ count, give }: Counted): void => {
     if (count < 1) return props.onCancel();
-    props.onLog({ ...actSoFar({ act, count }), ...(give > 0 ? { give } : {}) });
+    props.onLog(withCount(act, count, give > 0 ? give : undefined));
   };
   const tapped = (at: number): void => {
     const all = [...taps, at].slice(-12);

@@ -1,7 +1,7 @@
 import { firmTestOf } from '../../core/advice/firmness';
 import { isHollow } from '../../core/advice/faults';
 import { type Gate, gatesAt } from '../../core/advice/gates';
-import type { Act } from '../../core/log/entry';
+import type { Act } from '../../core/acts/act';
 import type { Plan } from '../../core/plan/makePlan';
 import { Button } from '../../ui/Button';
 import type { Standing } from './useStanding';

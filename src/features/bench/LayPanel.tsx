@@ -8,7 +8,7 @@ import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { directionWords, layerFill, LayerPattern } from '../../ui/table/LayerPattern';
 import { Table } from '../../ui/table/Table';
-import { UNDYED } from '../../ui/undyed';
+import { UNDYED } from '../../core/wool/undyed';
 import type { Laying } from './useLaying';
 
 /** What is laid in this step: so many grams of which wool, and which way its fibres lie. */

@@ -1,7 +1,8 @@
+import { actWords } from '../../core/acts/act';
+import type { Spoken } from '../../core/acts/actSpec';
 import { standing } from '../../core/log/standing';
 import type { Entry } from '../../records/entry';
 import { Button } from '../../ui/Button';
-import { actWords, type Spoken } from './benchWords';
 
 const time = (at: string): string => {
   const d = new Date(at);

@@ -1,8 +1,9 @@
 import { faultOf } from '../../core/advice/faults';
 import type { LookFor, Sight } from '../../core/advice/lookFor';
-import { type Act, FOAMS, type Water, WATERS, WETNESSES } from '../../core/log/entry';
+import type { Act } from '../../core/acts/act';
+import { FOAMS, type Water, WATERS, WETNESSES } from '../../core/acts/vocabulary';
 import { Button } from '../../ui/Button';
-import { FOAM_WORDS, WETNESS_WORDS } from './benchWords';
+import { FOAM_WORDS, WETNESS_WORDS } from '../../core/acts/look';
 import { PanelFrame } from './PanelFrame';
 
 /** What helps at each verdict. Common practice. */

@@ -1,6 +1,6 @@
 import { faultOf } from '../../core/advice/faults';
 import type { BenchState } from '../../core/log/benchState';
-import type { Act } from '../../core/log/entry';
+import type { Act } from '../../core/acts/act';
 import { Button } from '../../ui/Button';
 
 /** What was wrong and is not mended yet, with what to do, so that it is looked at again. */

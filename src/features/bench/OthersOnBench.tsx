@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { agoWords } from '../../core/log/rest';
+import { duration } from '../../core/acts/actWords';
 import { benchLog } from '../../core/log/logParts';
 import { standing } from '../../core/log/standing';
 import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
-import { nowMs } from '../../session/clock';
 import { logsSince } from '../../session/logsSince';
 import { useAllEntries, usePieces } from '../../session/useRecords';
+import { useWorkshop } from '../../session/workshop';
 import { buttonClass } from '../../ui/Button';
 
 /** As many as stand in one row for wet fingers. */
@@ -29,8 +29,9 @@ const lastWorked = (entries: readonly Entry[], since: number): ReadonlyMap<strin
 export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
   const pieces = usePieces();
   const entries = useAllEntries();
-  const now = nowMs();
-  const worked = useMemo(() => lastWorked(entries, nowMs() - LONGEST_MS), [entries]);
+  const { clock } = useWorkshop();
+  const now = clock.nowMs();
+  const worked = useMemo(() => lastWorked(entries, clock.nowMs() - LONGEST_MS), [entries, clock]);
   const others = (pieces ?? [])
     .flatMap(p => {
       const last = worked.get(p.id);
@@ -50,7 +51,7 @@ export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
           className={`${buttonClass('plain', 'wet')} !flex-col !gap-0 !text-lg`}
         >
           {o.piece.name}
-          <span className="text-[13px] font-normal text-chalk">lain for {agoWords(o.minutes)}</span>
+          <span className="text-[13px] font-normal text-chalk">lain for {duration(o.minutes)}</span>
         </Link>
       ))}
     </nav>

@@ -1,7 +1,7 @@
-import type { PinchGrade } from '../../core/log/entry';
+import type { PinchGrade } from '../../core/acts/vocabulary';
 import { useShortcuts } from '../../session/shortcuts';
 import { Button } from '../../ui/Button';
-import { PINCH } from './benchWords';
+import { PINCH } from '../../core/acts/pinch';
 import { useRoving } from './useRoving';
 
 const GRADES: readonly PinchGrade[] = [0, 1, 2, 3];

@@ -1,38 +1,26 @@
-import { CUSHIONS, type Water, WATERS } from '../../core/log/entry';
-import {
-  moveStep,
-  type Recipe,
-  RECIPE_ACTS,
-  type RecipeAct,
-  type RecipeStep,
-  SCHOOLS,
-} from '../../core/recipe/recipe';
+import { CUSHIONS, WATERS } from '../../core/acts/vocabulary';
+import { moveStep, type Recipe, SCHOOLS } from '../../core/recipe/recipe';
+import { RECIPE_STEPS, recipeStepWords } from '../../core/recipe/recipeSteps';
+import type { RecipeStep } from '../../core/acts/recipeStep';
 import { newRecipe, recipeOf } from '../../records/recipe';
-import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import type { PieceStage } from '../../session/pieceStage';
 import { useAddRecipe, useChangeRecipe } from '../../session/useChanges';
 import { useRecipes } from '../../session/useRecords';
+import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
-import { CUSHION_WORDS } from './rollWords';
 import { PanelFrame } from './PanelFrame';
-import { RECIPE_ACT_WORDS, recipeWords } from './recipeWords';
-
-const COUNTED = new Set(['rub', 'roll', 'throw', 'shock']);
-const TIMED = new Set(['rub', 'soak', 'dry']);
-/** The water that an act begins with; common practice. Acts without have none. */
-const WATER_OF: Readonly<Partial<Record<RecipeAct, Water>>> = { wet: 'hot', rinse: 'warm', soak: 'cold' };
+import { CUSHION_WORDS } from '../../core/acts/cushionWords';
 
 /** A step as it begins: what is chosen for it is in it, nothing is only shown. */
-const freshStep = (id: string, act: RecipeAct): RecipeStep => ({
+const freshStep = (id: string, act: string): RecipeStep => ({
   id,
   act,
-  ...(act === 'roll' ? { cushion: 'bubble' } : {}),
-  ...(WATER_OF[act] ? { water: WATER_OF[act] } : {}),
+  ...RECIPE_STEPS.get(act)?.begins,
 });
 
 const StepRow = (props: {
@@ -45,6 +33,7 @@ const StepRow = (props: {
 }) => {
   const { step, at, units } = props;
   const { count: _count, minutes: _minutes, ...bare } = step;
+  const takes = RECIPE_STEPS.get(step.act)?.takes ?? [];
   return (
     <li className="flex flex-wrap items-end gap-2 border-b border-rim py-1">
       <span className="w-6 text-right text-chalk">{at + 1}</span>
@@ -53,10 +42,10 @@ const StepRow = (props: {
         hideLabel
         label={`Step ${at + 1}`}
         value={step.act}
-        options={RECIPE_ACTS.map(act => ({ value: act, text: RECIPE_ACT_WORDS[act] }))}
+        options={[...RECIPE_STEPS].map(([value, { name }]) => ({ value, text: name }))}
         onPick={act => props.onChange(freshStep(step.id, act))}
       />
-      {COUNTED.has(step.act) && (
+      {takes.includes('count') && (
         <NumberField
           className="w-20"
           hideLabel
@@ -68,7 +57,7 @@ const StepRow = (props: {
           onEmpty={() => props.onChange(step.minutes ? { ...bare, minutes: step.minutes } : bare)}
         />
       )}
-      {TIMED.has(step.act) && (
+      {takes.includes('minutes') && (
         <NumberField
           className="w-24"
           hideLabel
@@ -80,7 +69,7 @@ const StepRow = (props: {
           onEmpty={() => props.onChange(step.count ? { ...bare, count: step.count } : bare)}
         />
       )}
-      {step.act === 'roll' && (
+      {takes.includes('cushion') && (
         <Select
           hideLabel
           label={`Cushion, step ${at + 1}`}
@@ -89,11 +78,11 @@ const StepRow = (props: {
           onPick={cushion => props.onChange({ ...step, cushion })}
         />
       )}
-      {WATER_OF[step.act] && (
+      {takes.includes('water') && (
         <Select
           hideLabel
           label={`Water, step ${at + 1}`}
-          value={step.water ?? WATER_OF[step.act] ?? 'hot'}
+          value={step.water ?? 'hot'}
           options={WATERS.map(value => ({ value, text: value }))}
           onPick={water => props.onChange({ ...step, water })}
         />
@@ -119,6 +108,7 @@ const Editor = (props: {
   readonly onChange: (recipe: Recipe) => void;
 }) => {
   const { recipe, stage, onChange } = props;
+  const { chance } = useWorkshop();
   const { steps } = recipe;
   const put = (next: readonly RecipeStep[]): void => onChange({ ...recipe, steps: next });
   return (
@@ -142,7 +132,7 @@ const Editor = (props: {
           />
         ))}
       </ol>
-      <Button className="self-start" onClick={() => put([...steps, freshStep(newId(), 'look')])}>
+      <Button className="self-start" onClick={() => put([...steps, freshStep(chance.newId(), 'look')])}>
         Add a step
       </Button>
     </>
@@ -161,6 +151,7 @@ export const RecipePanel = (props: {
   const change = useChangeRecipe();
   const add = useAddRecipe();
   const { tell, failed } = useNotify();
+  const { chance, nowIso } = useWorkshop();
   const isOwn = recipes.some(r => r.id === recipe?.id);
   const follow = (next: Recipe | null, label: string): void =>
     stage.change(p => ({ ...p, recipe: next }), { label, key: label });
@@ -172,7 +163,7 @@ export const RecipePanel = (props: {
       change(recipe.id, r => ({ ...r, name, steps: [...steps] }), { label: `recipe ${name}` });
       return told();
     }
-    const own = newRecipe({ ...recipe, id: newId() }, nowIso());
+    const own = newRecipe({ ...recipe, id: chance.newId() }, nowIso());
     add(own).then(() => {
       follow(recipeOf(own), 'recipe');
       told();
@@ -224,7 +215,7 @@ export const RecipePanel = (props: {
       {recipe && (
         <ol className="list-decimal pl-8 text-lg">
           {recipe.steps.map(s => (
-            <li key={s.id}>{recipeWords(s, faces)}</li>
+            <li key={s.id}>{recipeStepWords(s, faces)}</li>
           ))}
         </ol>
       )}

@@ -1,9 +1,9 @@
 import { stepBack } from '../../core/recipe/following';
+import { recipeStepWords } from '../../core/recipe/recipeSteps';
 import { minutesLeft, type Recipe } from '../../core/recipe/recipe';
 import type { Bench } from '../../session/useBench';
 import { useNow } from '../../session/useNow';
 import { Button } from '../../ui/Button';
-import { recipeWords } from './recipeWords';
 import type { Standing } from './useStanding';
 
 const LOOKS_MS = 5000;
@@ -41,7 +41,7 @@ export const RecipeStrip = (props: {
         <span className="block text-[13px] text-chalk">
           {recipe.name}, {done} of {recipe.steps.length}
         </span>
-        {next ? recipeWords(next, spoken.faces) : 'All of it is done.'}
+        {next ? recipeStepWords(next, spoken.faces) : 'All of it is done.'}
         {left.length > 1 && `: ${left.length} left`}{' '}
         {next?.minutes && startedAt !== null && (
           <Clock minutes={next.minutes} startedMs={Date.parse(startedAt)} />

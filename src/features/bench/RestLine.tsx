@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { agoWords, bodyWork } from '../../core/log/rest';
+import { duration } from '../../core/acts/actWords';
+import { bodyWork } from '../../core/log/rest';
 import { standing } from '../../core/log/standing';
 import type { Settings } from '../../records/settings';
 import { dayStartMs } from '../../session/clock';
@@ -51,11 +52,11 @@ export const RestLine = (props: {
           Rolled {today.rollsSinceRest} without a pause. {hint} Stop at pain or numbness.
         </p>
       )}
-      {away >= AWAY && <p>It has lain for {agoWords(away)}. Wet it warm again before it is worked.</p>}
+      {away >= AWAY && <p>It has lain for {duration(away)}. Wet it warm again before it is worked.</p>}
       {done.length > 0 && (
         <p>
           Today: {done.map(([n, words]) => `${words} ${n}`).join(', ')}
-          {today.minutes > 0 ? ` in ${agoWords(today.minutes)}` : ''}.
+          {today.minutes > 0 ? ` in ${duration(today.minutes)}` : ''}.
         </p>
       )}
     </div>

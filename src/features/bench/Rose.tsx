@@ -1,5 +1,6 @@
-import type { BenchState, Petal } from '../../core/log/benchState';
-import { ROLL_DIRECTIONS } from '../../core/log/entry';
+import type { BenchState } from '../../core/log/benchState';
+import type { Petal } from '../../core/acts/benchFold';
+import { ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
 import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import { svgPathData } from '../../drawing/pathSink';

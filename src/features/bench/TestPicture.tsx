@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { TestName } from '../../core/log/entry';
+import type { TestName } from '../../core/acts/vocabulary';
 
 const stroke = 'fill-none stroke-current';
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { type Act, type TestName, TESTS } from '../../core/log/entry';
-import { FELT_TESTS, suits } from '../../core/log/tests';
+import type { Act } from '../../core/acts/act';
+import { type TestName, TESTS } from '../../core/acts/vocabulary';
+import { FELT_TESTS, suits } from '../../core/acts/feltTests';
 import type { FormPlan } from '../../core/forms/formKind';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { densityOf } from '../../core/wool/firmnessNow';

@@ -1,7 +1,7 @@
 import { type PointerEvent, useState } from 'react';
 import { befalls, causeInLog, type Fault, faultOf, FAULTS } from '../../core/advice/faults';
 import type { BenchState } from '../../core/log/benchState';
-import type { Act } from '../../core/log/entry';
+import type { Act } from '../../core/acts/act';
 import type { FormPlan } from '../../core/forms/formKind';
 import type { Point } from '../../core/outline/polygon';
 import { turnBackFor, turnFor } from '../../drawing/orient';

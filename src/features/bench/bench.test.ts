@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Advice, Reason } from '../../core/advice/advice';
-import type { Act, ActKind } from '../../core/log/entry';
+import { type Act, type ActKind, actWords } from '../../core/acts/act';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
-import { actWords, adviceReason, adviceWords, arrowAt } from './benchWords';
+import { adviceReason, adviceWords, arrowAt, faultName } from './benchWords';
 import { actSoFar } from './pacing';
 import { actFor, benchKind, chosenWith, nextKind, turned } from './chosenAct';
 
@@ -34,7 +34,7 @@ describe('the great button', () => {
       face: 1,
       directionDeg: 45,
     });
-    expect(actFor('roll', { ...of, chosen: { rolls: 20 } })).toMatchObject({ rolls: 20 });
+    expect(actFor('roll', { ...of, chosen: { count: 20 } })).toMatchObject({ rolls: 20 });
     const test: Advice = { act: 'pinch', reason: 'skin-to-test' };
     expect(actFor('roll', { ...of, advice: test })).toMatchObject({ rolls: 50 });
     expect(actFor('rub', of)).toEqual({ kind: 'rub', face: 2, count: 40 });
@@ -77,7 +77,7 @@ describe('what was chosen', () => {
     const chosen = chosenWith({}, { kind: 'roll' }, of);
     expect(actFor('roll', { ...of, chosen })).toEqual(shown);
     expect(actFor('roll', { advice: LATER, chosen, settings })).toEqual(shown);
-    const further = chosenWith(chosen, { rolls: 100 }, { advice: LATER, settings });
+    const further = chosenWith(chosen, { count: 100 }, { advice: LATER, settings });
     expect(actFor('roll', { advice: LATER, chosen: further, settings })).toEqual({ ...shown, rolls: 100 });
   });
 
@@ -194,11 +194,11 @@ describe('words at the bench', () => {
     ['fault', 'Seen: a thin spot or a hole'],
     ['mended', 'Mended'],
   ] as const)('%s is “%s”', (kind, words) => {
-    expect(actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric' })).toBe(words);
+    expect(actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric', faultName })).toBe(words);
   });
 
   it('does not speak of faces where there is one', () => {
-    const of = (faces: number, isSolid = false) => ({ faces, isSolid, units: 'metric' }) as const;
+    const of = (faces: number, isSolid = false) => ({ faces, isSolid, units: 'metric', faultName }) as const;
     expect(actWords(ACTS.wet, of(1))).toBe('Wet with hot water');
     expect(adviceWords(ROLL, of(1))).toBe('Roll 30 across');
     expect(adviceWords(ROLL, of(2))).toBe('Roll 30 across, face 2');

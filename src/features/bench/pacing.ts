@@ -1,17 +1,12 @@
 import { z } from 'zod';
-import type { Act } from '../../core/log/entry';
-import { ActSchema } from '../../records/entry';
+import { type Act, ActSchema, amountOf, controlOf } from '../../core/acts/act';
 import { useKeptDraft } from '../../session/useKeptDraft';
 
-/** What the pacer counts. */
-export type Paced = Extract<Act, { kind: 'roll' | 'rub' }>;
+/** What a pacer counts of an act: rolls, rubs; null where it counts nothing. */
+export const countedNoun = (act: Act): string | null => controlOf(act.kind)?.noun ?? null;
 
 const PacingSchema = z.object({
-  act: ActSchema.transform((act, context): Paced => {
-    if (act.kind === 'roll' || act.kind === 'rub') return act;
-    context.addIssue('Only rolls and rubs are paced.');
-    return z.NEVER;
-  }),
+  act: ActSchema.refine(act => countedNoun(act) !== null, 'Only what is counted is paced.'),
   count: z.number().int().min(1).max(1_000_000),
 });
 
@@ -19,11 +14,14 @@ const PacingSchema = z.object({
 export type Pacing = z.infer<typeof PacingSchema>;
 
 /** How many the act is in full. */
-export const countOf = (act: Paced): number => (act.kind === 'roll' ? act.rolls : act.count);
+export const countOf = (act: Act): number => amountOf(act)?.count ?? 0;
+
+/** An act with another count, and how far that may be off. */
+export const withCount = (act: Act, count: number, spread?: number): Act =>
+  controlOf(act.kind)?.withCount(act, count, spread) ?? act;
 
 /** The act as far as it was counted. */
-export const actSoFar = ({ act, count }: Pacing): Paced =>
-  act.kind === 'roll' ? { ...act, rolls: count } : { ...act, count };
+export const actSoFar = ({ act, count }: Pacing): Act => withCount(act, count);
 
 /** What the pacer counts on a piece, kept while it counts: where it is broken off, it is there when the bench is opened again. */
 export const usePacing = (pieceId: string) => useKeptDraft<Pacing>(`jorrit.pacing.${pieceId}`, PacingSchema);

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Act } from '../../core/log/entry';
+import type { Act } from '../../core/acts/act';
 import type { PieceStage } from '../../session/pieceStage';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';

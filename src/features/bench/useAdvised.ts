@@ -1,11 +1,12 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { Modelled } from '../../core/advice/modelAct';
-import { workOfAct } from '../../core/felting/intensity';
+import { workOfAct } from '../../core/acts/act';
 import { feltedOf, formedOf } from '../../core/felting/feltedOf';
 import type { Plan } from '../../core/plan/makePlan';
 import { SIZE_TOLERANCE } from '../../core/tolerances';
+import { valueOf } from '../../session/jobError';
 import type { PieceStage } from '../../session/pieceStage';
-import { benchWorker } from '../../workers/background';
+import { useWorkshop } from '../../session/workshop';
 import { useBelief } from './useBelief';
 
 /**
@@ -16,7 +17,13 @@ export const useAdvised = (
   stage: PieceStage,
   plan: Plan,
   water: 'hot' | 'warm' | 'cold',
-): { readonly modelled: Modelled | null; readonly isPending: boolean } => {
+): {
+  readonly modelled: Modelled | null;
+  readonly isPending: boolean;
+  /** Why there is no answer, and what asks again; null while there is one, or one is on its way. */
+  readonly failure: { readonly text: string; readonly again: () => void } | null;
+} => {
+  const { workers } = useWorkshop();
   const { form } = plan;
   const { cushion, pressure, pace } = stage.settings;
   const hasDirections = !form.solid;
@@ -33,12 +40,9 @@ export const useAdvised = (
     hasDirections,
     pace,
   };
-  const { data, isFetching } = useQuery({
+  const { data, isFetching, error, refetch } = useQuery({
     queryKey: ['advised', felted, asked],
-    queryFn: async () => {
-      const got = await benchWorker.run('advise', { felted, asked });
-      return got.ok ? got.value : null;
-    },
+    queryFn: async () => valueOf(await workers.bench.run('advise', { felted, asked })),
     placeholderData: keepPreviousData,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 60_000,
@@ -48,5 +52,9 @@ export const useAdvised = (
     data && data.measurings === felted.intervals.length && data.now.length === form.gauges.length
       ? { advised: data, intensity, since: felted.since, hasDirections, learntFrom: { ownShare, pieces } }
       : null;
-  return { modelled, isPending: modelled === null && isFetching };
+  return {
+    modelled,
+    isPending: modelled === null && isFetching,
+    failure: error && !isFetching ? { text: error.message, again: () => void refetch() } : null,
+  };
 };

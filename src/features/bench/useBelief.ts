@@ -9,10 +9,11 @@ import { breedOf } from '../../core/wool/breeds';
 import { swatchOutcome } from '../../core/wool/swatchOutcome';
 import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
+import { valueOf } from '../../session/jobError';
 import type { PieceStage } from '../../session/pieceStage';
 import { useLogs } from '../../session/useLogs';
 import { useAllPieces, useSwatches, useWools } from '../../session/useRecords';
-import { benchWorker } from '../../workers/background';
+import { useWorkshop } from '../../session/workshop';
 
 /** A finished piece as the model reads it, its dry measures the last of its measurings; null where its plan cannot be read. */
 const feltedOfFinished = (piece: Piece, log: readonly Entry[]): Felted | null => {
@@ -30,6 +31,7 @@ const feltedOfFinished = (piece: Piece, log: readonly Entry[]): Felted | null =>
 /** What is believed of this piece from what the maker finished before, and how many pieces and swatches said so. */
 export const useBelief = (stage: PieceStage): PooledBelief & { readonly pieces: number } => {
   const { piece } = stage;
+  const { workers } = useWorkshop();
   const wools = useWools();
   const swatches = useSwatches();
   const breedIdOf = (woolId: string | null): string =>
@@ -45,8 +47,8 @@ export const useBelief = (stage: PieceStage): PooledBelief & { readonly pieces: 
         const felted = feltedOfFinished(p, logs.get(p.id) ?? []);
         return felted && felted.intervals.length > 0 ? [{ id: p.id, felted }] : [];
       });
-      const got = await benchWorker.run('learn', { logs: read.map(r => r.felted) });
-      return got.ok ? read.map((r, i) => ({ id: r.id, says: got.value[i] ?? [] })) : [];
+      const says = valueOf(await workers.bench.run('learn', { logs: read.map(r => r.felted) }));
+      return read.map((r, i) => ({ id: r.id, says: says[i] ?? [] }));
     },
     enabled: worked.length > 0,
     staleTime: Number.POSITIVE_INFINITY,

@@ -8,7 +8,8 @@ import { wettedWhileLaid } from '../../core/wool/layProgress';
 import { followed } from '../../core/recipe/following';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceStage } from '../../session/pieceStage';
-import type { Spoken } from './benchWords';
+import type { Spoken } from '../../core/acts/actSpec';
+import { faultName } from './benchWords';
 import { useAdvised } from './useAdvised';
 
 /** What needs no model: the felt is not rolled yet. */
@@ -22,7 +23,7 @@ export const useStanding = (stage: PieceStage, plan: Plan) => {
     [stage.entries, stage.layings],
   );
   const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
-  const { modelled, isPending } = useAdvised(stage, plan, state.water ?? 'hot');
+  const { modelled, isPending, failure } = useAdvised(stage, plan, state.water ?? 'hot');
   const { setOfRolls } = stage.settings;
   const { recipe } = stage.piece;
   const following = useMemo(
@@ -41,10 +42,11 @@ export const useStanding = (stage: PieceStage, plan: Plan) => {
     faces: faces.length,
     isSolid: Boolean(plan.form.solid),
     units: stage.settings.units,
+    faultName,
   };
   /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
   const isReckoning = isPending && !EARLY.has(alone.reason);
-  return { isReckoning, faces, state, forecast, advice, following, modelled, spoken };
+  return { isReckoning, faces, state, forecast, advice, following, modelled, failure, spoken };
 };
 
 export type Standing = ReturnType<typeof useStanding>;

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { blendColour, lightAndDark, shades } from '../../core/colour/blend';
 import { homeUnit, showFigure } from '../../core/units/units';
 import { newWool, type Wool } from '../../records/wool';
-import { newId, nowIso } from '../../session/clock';
 import { useNotify } from '../../session/notices';
+import { useWorkshop } from '../../session/workshop';
 import { useAddWool } from '../../session/useChanges';
 import { useSettings } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
@@ -24,6 +24,7 @@ export const Trial = ({ wools }: { readonly wools: readonly Wool[] }) => {
   const { units } = useSettings();
   const add = useAddWool();
   const { tell, failed } = useNotify();
+  const { chance, nowIso } = useWorkshop();
   const wool = (id: string): Wool | undefined => wools.find(w => w.id === id);
   const held = parts.flatMap(p => {
     const of = wool(p.woolId);
@@ -39,7 +40,7 @@ export const Trial = ({ wools }: { readonly wools: readonly Wool[] }) => {
     );
     add({
       ...newWool({
-        id: newId(),
+        id: chance.newId(),
         name: `Blend of ${held.length}`,
         fibre: '',
         form: 'batt',

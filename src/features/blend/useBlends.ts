@@ -1,13 +1,15 @@
 import { useRef, useState } from 'react';
 import type { Fibre, Recipe } from '../../core/colour/blend';
+import { issueText } from '../../core/issues';
 import { useNotify } from '../../session/notices';
-import { background } from '../../workers/background';
+import { useWorkshop } from '../../session/workshop';
 
 const SHOWN = 6;
 
 /** Looks for blends off the main thread; a new search ends the one before. */
 export const useBlends = () => {
   const { tell } = useNotify();
+  const { workers } = useWorkshop();
   const [found, setFound] = useState<{ readonly wanted: string; readonly recipes: readonly Recipe[] } | null>(
     null,
   );
@@ -18,11 +20,11 @@ export const useBlends = () => {
     const abort = new AbortController();
     running.current = abort;
     setStop(() => () => abort.abort());
-    const got = await background.run('blends', { wanted, shelf }, { signal: abort.signal });
+    const got = await workers.long.run('blends', { wanted, shelf }, { signal: abort.signal });
     if (running.current !== abort) return;
     setStop(null);
     if (got.ok) setFound({ wanted, recipes: got.value.slice(0, SHOWN) });
-    else if (!abort.signal.aborted) tell({ text: 'No blend could be looked for. Try again.' });
+    else if (!abort.signal.aborted) tell({ text: got.issues.map(issueText).join(' ') });
   };
   return { found, stop, find: (wanted: string, shelf: readonly Fibre[]) => void find(wanted, shelf) };
 };

@@ -4,7 +4,8 @@ import { dryShare, outcome, type Outcome } from '../../core/plan/outcome';
 import { type Dimension, homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene } from '../../drawing/scene';
 import type { Piece } from '../../records/piece';
-import { localDay, nowIso } from '../../session/clock';
+import { localDay } from '../../session/clock';
+import { useWorkshop } from '../../session/workshop';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { Button } from '../../ui/Button';
 import { HeadRow } from '../../ui/HeadRow';
@@ -111,6 +112,7 @@ const Comparison = ({ lines, units }: { readonly lines: readonly Line[]; readonl
 };
 
 const Closing = ({ stage, came }: { readonly stage: PieceStage; readonly came: Outcome }) => {
+  const { nowIso } = useWorkshop();
   const { finishedAt } = stage.piece.result;
   const close = (at: string | null): void =>
     stage.change(p => ({ ...p, result: { ...p.result, finishedAt: at } }), {

@@ -3,7 +3,7 @@ import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene, type Role } from '../../drawing/scene';
 import { planOf } from '../../core/plan/planOf';
 import { TurnedPicture } from '../../ui/table/Turning';
-import { UNDYED } from '../../ui/undyed';
+import { UNDYED } from '../../core/wool/undyed';
 
 const BOX_PX = 150;
 const LEFT_OUT: readonly Role[] = ['wool', 'hardest', 'mouth'];

@@ -4,7 +4,7 @@ import type { FormKind, Offer, Purpose } from '../../core/forms/formKind';
 import { FORM_KINDS } from '../../core/forms/kinds/registry';
 import { newPlan, startFrom, type StartFrom } from '../../core/plan/newPlan';
 import { newPiece } from '../../records/piece';
-import { newId, nowIso } from '../../session/clock';
+import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useAddPiece } from '../../session/useChanges';
 import { Choice } from '../../ui/Choice';
@@ -72,11 +72,12 @@ export const NewPieceView = () => {
   const add = useAddPiece();
   const navigate = useNavigate();
   const { failed } = useNotify();
+  const { chance, nowIso } = useWorkshop();
   const [from, setFrom] = useState<StartFrom>('size');
   const [wanted, setWanted] = useState('');
   const begin = (tile: Tile): void => {
     const plan = startFrom(planOfTile(tile), from);
-    const piece = newPiece({ id: newId(), name: tile.offer.title, now: nowIso(), plan });
+    const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan });
     add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
   };
   const groups = GROUPS.map(([group, title]) => ({

@@ -15,7 +15,7 @@ import { Why } from '../../ui/Why';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { Turning } from '../../ui/table/Turning';
-import { UNDYED } from '../../ui/undyed';
+import { UNDYED } from '../../core/wool/undyed';
 import { useRoomy } from '../../ui/useRoomy';
 import { ChainPanel } from './ChainPanel';
 import { gripControls } from './controls';

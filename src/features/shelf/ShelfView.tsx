@@ -4,10 +4,12 @@ import { issueText } from '../../core/issues';
 import { download } from '../../files/download';
 import { type ReadShelf, readShelfCsv, writeShelfCsv } from '../../files/shelfCsv';
 import { newWool, SORTS } from '../../records/wool';
-import { localDay, newId, nowIso } from '../../session/clock';
+import { localDay } from '../../session/clock';
+import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useAddWool } from '../../session/useChanges';
 import { useSettings, useWools } from '../../session/useRecords';
+import { useGramsLeft } from '../../session/useShelf';
 import { useShelfImport } from '../../session/useShelfImport';
 import { Button, buttonClass } from '../../ui/Button';
 import { Select, wordOptions } from '../../ui/Select';
@@ -63,13 +65,15 @@ export const ShelfView = () => {
   const navigate = useNavigate();
   const addWool = useAddWool();
   const { failed } = useNotify();
+  const { chance, nowIso } = useWorkshop();
   const roomy = useRoomy('lg');
   const table = useTable();
+  const left = useGramsLeft();
   const rows = shelfRows(all, { find, sort, order });
   const asked = all.find(w => w.id === woolId && w.deletedAt === null);
   const chosen = asked ?? (roomy ? rows[0] : undefined);
   const add = (): void => {
-    const id = newId();
+    const id = chance.newId();
     addWool(newWool({ id, name: 'New wool', fibre: '', form: 'batt', colour: '#8a949a', now: nowIso() }))
       .then(() => navigate(`/shelf/${id}`))
       .catch(failed);
@@ -78,7 +82,10 @@ export const ShelfView = () => {
     download(
       `jorrit-shelf-${localDay(nowIso())}.csv`,
       'text/csv',
-      writeShelfCsv(all.filter(w => w.deletedAt === null)),
+      writeShelfCsv(
+        all.filter(w => w.deletedAt === null),
+        left,
+      ),
     );
   return (
     <div className="flex min-h-0 flex-1 flex-col overflow-auto lg:flex-row lg:overflow-hidden">

@@ -10,7 +10,7 @@ import {
 import { swatchOutcome } from '../../core/wool/swatchOutcome';
 import { newSwatch, type Swatch } from '../../records/swatch';
 import type { Wool } from '../../records/wool';
-import { newId, nowIso } from '../../session/clock';
+import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useAddSwatch, useChangeSwatch } from '../../session/useChanges';
 import { useSettings, useSwatches, useWools } from '../../session/useRecords';
@@ -84,6 +84,7 @@ const SwatchRow = ({
   readonly at: number;
 }) => {
   const change = useChangeSwatch();
+  const { nowIso } = useWorkshop();
   const lay = (key: keyof Swatch['laid'], value: number): void =>
     change(
       swatch.id,
@@ -187,6 +188,7 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
   const [beside, setBeside] = useState('');
   const add = useAddSwatch();
   const { failed } = useNotify();
+  const { chance, nowIso } = useWorkshop();
   const { units } = useSettings();
   const of = (woolId: string): readonly Swatch[] =>
     all.filter(s => s.woolId === woolId).toSorted((a, b) => (a.createdAt < b.createdAt ? -1 : 1));
@@ -205,7 +207,9 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
           Swatches
         </h3>
         <Button
-          onClick={() => void add(newSwatch({ id: newId(), woolId: wool.id, now: nowIso() })).catch(failed)}
+          onClick={() =>
+            void add(newSwatch({ id: chance.newId(), woolId: wool.id, now: nowIso() })).catch(failed)
+          }
         >
           Plan a swatch
         </Button>

@@ -3,7 +3,7 @@ import { breedWarnings, breedWords } from '../../core/wool/breeds';
 import { homeUnit, showFigure, showQuantity } from '../../core/units/units';
 import { woolsOf } from '../../records/piece';
 import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
-import { nowIso } from '../../session/clock';
+import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useChangeWool } from '../../session/useChanges';
 import { useExpectations } from '../../session/useExpectation';
@@ -29,6 +29,7 @@ const plain = (text: string, most: number) => {
 const Facts = ({ wool }: { readonly wool: Wool }) => {
   const change = useChangeWool();
   const { units } = useSettings();
+  const { nowIso } = useWorkshop();
   const left = useGramsLeft()(wool);
   const put = (more: Partial<Wool>, label: string): void =>
     change(wool.id, w => ({ ...w, ...more }), { label, key: label });
@@ -135,6 +136,7 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
   const expect = useExpectations();
   const { undo } = useUndo();
   const { tell } = useNotify();
+  const { nowIso } = useWorkshop();
   const known = expect(wool);
   const remove = (): void => {
     change(wool.id, w => ({ ...w, deletedAt: nowIso() }), { label: `take ${wool.name} off the shelf` });

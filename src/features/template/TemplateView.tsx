@@ -8,7 +8,8 @@ import { canHalve, makeTemplate, type Template } from '../../drawing/template';
 import { download, fileName } from '../../files/download';
 import { templateDxf } from '../../files/templateDxf';
 import { templateSvg } from '../../files/templateSvg';
-import { localDay, nowIso } from '../../session/clock';
+import { localDay } from '../../session/clock';
+import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { type PieceStage, usePieceStage } from '../../session/pieceStage';
 import { useChangeSettings } from '../../session/useChanges';
@@ -18,7 +19,6 @@ import { StageLayout } from '../../ui/StageLayout';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { toScreen, type View } from '../../ui/table/view';
-import { background } from '../../workers/background';
 
 const SheetOutlines = ({ sheets, view }: { readonly sheets: SheetPlan; readonly view: View }) => (
   <g>
@@ -88,6 +88,7 @@ const TemplateWords = ({ template, view }: { readonly template: Template; readon
 const useExports = (stage: PieceStage, plan: Plan, half: boolean) => {
   const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
   const { tell } = useNotify();
+  const { workers, nowIso } = useWorkshop();
   const template = useMemo(
     () =>
       makeTemplate(plan, {
@@ -98,14 +99,14 @@ const useExports = (stage: PieceStage, plan: Plan, half: boolean) => {
         units: stage.settings.units,
         half,
       }),
-    [plan, stage.piece.name, stage.piece.plan, stage.settings.units, half],
+    [plan, stage.piece.name, stage.piece.plan, stage.settings.units, half, nowIso],
   );
   const pdf = async (): Promise<void> => {
     const { page: paper, orientation } = stage.settings;
     const abort = new AbortController();
     const stop = (): void => abort.abort();
     setProgress({ done: 0, of: 0, stop });
-    const made = await background.run(
+    const made = await workers.long.run(
       'templatePdf',
       { template, paper, orientation },
       { onProgress: (done, of) => setProgress({ done, of, stop }), signal: abort.signal },

@@ -1,6 +1,6 @@
 import { type Decoration, DECORATION_KINDS } from '../../core/wool/layOrder';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
-import { newId } from '../../session/clock';
+import { useWorkshop } from '../../session/workshop';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
@@ -18,13 +18,14 @@ export const Decorations = (props: {
   readonly onChange: (decorations: Decoration[]) => void;
 }) => {
   const { decorations, faces, units, onChange } = props;
+  const { chance } = useWorkshop();
   const wools = useWools().filter(w => w.deletedAt === null || decorations.some(d => d.woolId === w.id));
   const change = (id: string, more: Partial<Decoration>): void =>
     onChange(decorations.map(d => (d.id === id ? { ...d, ...more } : d)));
   const add = (): void =>
     onChange([
       ...decorations,
-      { id: newId(), kind: 'motif', name: '', face: 1, first: false, woolId: null, grams: null },
+      { id: chance.newId(), kind: 'motif', name: '', face: 1, first: false, woolId: null, grams: null },
     ]);
   return (
     <div>

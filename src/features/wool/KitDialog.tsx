@@ -9,7 +9,7 @@ import { laidOf } from '../../records/piece';
 import { useNotify } from '../../session/notices';
 import type { PieceStage } from '../../session/pieceStage';
 import { useWools } from '../../session/useRecords';
-import { background } from '../../workers/background';
+import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
@@ -39,6 +39,7 @@ export const KitDialog = (props: {
   const [children, setChildren] = useState(false);
   const wools = useWools();
   const { tell, failed } = useNotify();
+  const { workers } = useWorkshop();
   const kit = kitOf(weigh, {
     heads,
     ...(spares === null ? {} : { spares }),
@@ -63,7 +64,7 @@ export const KitDialog = (props: {
   ];
   const save = (): void => {
     const title = `Kits: ${stage.piece.name}`;
-    background
+    workers.long
       .run('listPdf', { title, sections })
       .then(made =>
         made.ok

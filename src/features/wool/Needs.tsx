@@ -18,7 +18,7 @@ import { useGramsLeft } from '../../session/useShelf';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { Why } from '../../ui/Why';
-import { UNDYED } from '../../ui/undyed';
+import { UNDYED } from '../../core/wool/undyed';
 
 /** Below this share of what is wanted, a smaller piece is another piece. */
 const LEAST_SHARE = 0.1;

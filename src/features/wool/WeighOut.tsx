@@ -12,7 +12,7 @@ import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Select, wordOptions } from '../../ui/Select';
-import { UNDYED } from '../../ui/undyed';
+import { UNDYED } from '../../core/wool/undyed';
 import { scaleMass } from '../../core/units/scaleMass';
 import { useLabels } from './useLabels';
 

@@ -16,7 +16,7 @@ import { reader } from '../../ui/readers';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { StageLayout } from '../../ui/StageLayout';
-import { UNDYED } from '../../ui/undyed';
+import { UNDYED } from '../../core/wool/undyed';
 import { Legend } from '../../ui/table/Legend';
 import { layerFill, LayerPattern } from '../../ui/table/LayerPattern';
 import { Table } from '../../ui/table/Table';

@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { WayToLay } from '../../core/evenness/waysToLay';
 import type { Polygon } from '../../core/outline/polygon';
+import { issueText } from '../../core/issues';
 import { useNotify } from '../../session/notices';
-import { background } from '../../workers/background';
+import { useWorkshop } from '../../session/workshop';
 import type { Jobs } from '../../workers/protocol';
 
 export type Laid = Jobs['evenness']['answer'];
@@ -14,6 +15,7 @@ const SEED = 20;
 /** Simulates ways of laying, off the main thread, with progress and cancel. What was laid is let go when the plan changes. */
 export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly plannedGsm: number }) => {
   const { tell } = useNotify();
+  const { workers } = useWorkshop();
   const [laid, setLaid] = useState<{
     readonly of: typeof of.rings;
     readonly all: ReadonlyArray<WayToLay & Laid>;
@@ -27,7 +29,7 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
     const all: Array<WayToLay & Laid> = [];
     for (const [i, way] of ways.entries()) {
       const total = ways.length * RUNS;
-      const got = await background.run(
+      const got = await workers.long.run(
         'evenness',
         {
           rings: of.rings,
@@ -43,7 +45,7 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
         },
       );
       if (!got.ok) {
-        if (!abort.signal.aborted) tell({ text: 'The layout could not be simulated. Try again.' });
+        if (!abort.signal.aborted) tell({ text: got.issues.map(issueText).join(' ') });
         return setProgress(null);
       }
       all.push({ ...way, ...got.value });

@@ -2,13 +2,14 @@ import { issueText } from '../../core/issues';
 import { download, fileName } from '../../files/download';
 import type { Label } from '../../files/labelsPdf';
 import { useNotify } from '../../session/notices';
-import { background } from '../../workers/background';
+import { useWorkshop } from '../../session/workshop';
 
 /** Saves labels for piles as a PDF, made off the main thread. */
 export const useLabels = (): ((labels: readonly Label[], title: string) => void) => {
   const { tell, failed } = useNotify();
+  const { workers } = useWorkshop();
   return (labels, title) => {
-    background
+    workers.long
       .run('labelsPdf', { labels, title })
       .then(made =>
         made.ok

@@ -4,7 +4,7 @@ import { issueText } from '../../core/issues';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { useLogs } from '../../session/useLogs';
 import { usePieces, useSettings, useWools } from '../../session/useRecords';
-import { useStore } from '../../session/storeContext';
+import { useWorkshop } from '../../session/workshop';
 import { buttonClass } from '../../ui/Button';
 import { useTitle } from '../../ui/useTitle';
 import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
@@ -66,7 +66,7 @@ export const WorkshopView = () => {
   useTitle('Table');
   const pieces = usePieces();
   const wools = useWools();
-  const store = useStore();
+  const { store } = useWorkshop();
   const { units } = useSettings();
   const ids = useMemo(() => (pieces ?? []).map(p => p.id), [pieces]);
   const logs = useLogs(ids);

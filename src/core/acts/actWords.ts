@@ -1,0 +1,34 @@
+import type { Spoken } from './actSpec';
+import type { RollDirection } from './vocabulary';
+
+export const DIRECTION: Readonly<Record<RollDirection, string>> = {
+  0: 'along',
+  45: 'diagonal',
+  90: 'across',
+  135: 'other diagonal',
+};
+
+/** Which face, where there is more than one. */
+export const onFace = (face: number, { faces }: Pick<Spoken, 'faces'>): string =>
+  faces > 1 ? `, face ${face}` : '';
+
+/** Which way it is rolled; a solid is rolled every way. */
+export const inDirection = (deg: RollDirection, { isSolid }: Pick<Spoken, 'isSolid'>): string =>
+  isSolid ? ', every way' : ` ${DIRECTION[deg]}`;
+
+export const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+
+/** A count that was not counted. */
+export const roughly = (spread?: number): string => (spread ? 'about ' : '');
+
+/** How long, in words that a glance reads. */
+export const duration = (minutes: number): string => {
+  if (minutes < 60) return `${minutes} min`;
+  const hours = Math.floor(minutes / 60);
+  if (hours < 48) return `${hours} h${hours < 6 && minutes % 60 > 0 ? ` ${minutes % 60} min` : ''}`;
+  return `${Math.floor(hours / 24)} days`;
+};
+
+/** For how long; nothing where it is not said. */
+export const forMinutes = (minutes: number | undefined): string =>
+  minutes === undefined ? '' : ` for ${duration(minutes)}`;

@@ -1,0 +1,16 @@
+import type { Cushion, Pressure, RollDirection, Water } from './vocabulary';
+
+/** Everything that can be chosen of any act; each takes what it needs. */
+export interface Choices {
+  readonly face?: number;
+  readonly directionDeg?: RollDirection;
+  /** In the unit of the act: rolls, rubs, throws, rounds. */
+  readonly count?: number;
+  readonly cushion?: Cushion;
+  readonly pressure?: Pressure;
+  readonly water?: Water;
+  /** Which of a few things it does: `cut` or `resist-out` of an opening. */
+  readonly what?: string;
+  /** A step of a recipe. */
+  readonly step?: string;
+}

@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { defineAct } from './actSpec';
+import { FELT_TESTS } from './feltTests';
+import { TESTS } from './vocabulary';
+
+/** A test with its grade, from 0; what each means stands in `feltTests.ts`. */
+export const feltTest = defineAct(
+  z.object({
+    kind: z.literal('test'),
+    test: z.enum(TESTS),
+    grade: z.number().int().min(0).max(9),
+  }),
+)({
+  place: 'bench',
+  words: ({ test, grade }) => `${FELT_TESTS[test].name}: ${FELT_TESTS[test].grades[grade] ?? grade}`,
+  fold: (fold, { test, grade }) => {
+    fold.tests[test] = grade;
+    fold.workSinceTest[test] = 0;
+  },
+});

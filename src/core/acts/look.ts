@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { defineAct } from './actSpec';
+import { FOAMS, WETNESSES } from './vocabulary';
+
+export const WETNESS_WORDS = {
+  dry: 'dry tufts',
+  right: 'wet right through',
+  pools: 'pools of water',
+} as const;
+export const FOAM_WORDS = { none: 'no soap to feel', right: 'slippery', much: 'much foam' } as const;
+
+/** What was seen at an opening; null where it was not looked at. */
+export const look = defineAct(
+  z.object({
+    kind: z.literal('look'),
+    wetness: z.enum(WETNESSES).nullable(),
+    foam: z.enum(FOAMS).nullable(),
+  }),
+)({
+  place: 'bench',
+  words: act =>
+    `Looked: ${[act.wetness && WETNESS_WORDS[act.wetness], act.foam && FOAM_WORDS[act.foam]].filter(Boolean).join(', ')}`,
+  fold: (fold, act) => {
+    fold.look = act;
+  },
+  asked: {
+    look: {
+      name: 'open and look',
+      takes: [],
+      words: () => 'Open it and look',
+      left: (_, done) => (done('') > 0 ? [] : [{ does: 'panel', panel: 'look' }]),
+    },
+  },
+});

@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { showQuantity } from '../units/units';
+import { LengthMm } from './actFields';
+import { defineAct } from './actSpec';
+import { doneOf } from './benchFold';
+
+/** Gauge lines are measured, mm by their id; null where one was not taken. */
+export const measure = defineAct(
+  z.object({
+    kind: z.literal('measure'),
+    readings: z.record(z.string().max(16), LengthMm.nullable()),
+  }),
+)({
+  place: 'bench',
+  words: ({ readings }, { units }) =>
+    `Measured ${Object.entries(readings)
+      .flatMap(([id, mm]) => (mm === null ? [] : [`${id} ${showQuantity(mm, 'length', units)}`]))
+      .join(', ')}`,
+  fold: (fold, { readings }, { entryId, at }) => {
+    const [rollsBefore, throwsBefore] = [doneOf(fold, 'roll'), doneOf(fold, 'throw')];
+    fold.readings.push({ entryId, at, readings, rollsBefore, throwsBefore });
+    for (const [id, mm] of Object.entries(readings)) if (mm !== null) fold.now[id] = mm;
+  },
+  asked: {
+    measure: {
+      name: 'measure',
+      takes: [],
+      words: () => 'Measure',
+      left: (_, done) => (done('') > 0 ? [] : [{ does: 'panel', panel: 'measure' }]),
+    },
+  },
+});

@@ -1,0 +1,80 @@
+import { z } from 'zod';
+import { Count, Side, Spread, withSpread } from './actFields';
+import { defineAct } from './actSpec';
+import { inDirection, onFace, roughly } from './actWords';
+import { addPetal } from './benchFold';
+import type { StepMove } from './recipeStep';
+import { CUSHION_WORDS } from './cushionWords';
+import { rollIntensity } from './rollIntensity';
+import { CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from './vocabulary';
+import { WATER_INTENSITY } from './waterIntensity';
+
+/** Rolls of a round each way, where a recipe does not say. Common practice. */
+const USUAL_ROLLS = 30;
+
+/** The bundle is rolled, in a direction, with a face up; a solid every way. */
+export const roll = defineAct(
+  z.object({
+    kind: z.literal('roll'),
+    face: Side,
+    directionDeg: z.literal(ROLL_DIRECTIONS),
+    rolls: Count,
+    give: Spread,
+    cushion: z.enum(CUSHIONS),
+    pressure: z.enum(PRESSURES),
+  }),
+)({
+  place: 'bench',
+  words: (act, of) =>
+    `Roll ${roughly(act.give)}${act.rolls}${inDirection(act.directionDeg, of)}${onFace(act.face, of)}`,
+  caution: 'Stand at counter height; change posture and stretch after every set. Stop at pain or numbness.',
+  amount: ({ rolls, give = 0 }) => ({ count: rolls, spread: give }),
+  work: ({ rolls, give = 0, cushion, pressure, directionDeg }, water) => {
+    const each = WATER_INTENSITY[water] * rollIntensity(cushion, pressure);
+    return { rolls: rolls * each, spread: give * each, directionDeg };
+  },
+  fold: (fold, { face, directionDeg, rolls, cushion, pressure }) =>
+    addPetal(fold, { face, directionDeg, rolls, work: rolls * rollIntensity(cushion, pressure) }),
+  tally: ({ face, directionDeg, rolls }) => [
+    [`${face}/${directionDeg}`, rolls],
+    ['all', rolls],
+  ],
+  asked: {
+    roll: {
+      name: 'a round of rolling',
+      takes: ['count', 'cushion'],
+      begins: { cushion: 'bubble' },
+      words: (step, each) =>
+        `A round of ${step.count ?? USUAL_ROLLS} each way${each}${step.cushion ? `, ${CUSHION_WORDS[step.cushion]}` : ''}`,
+      left: (step, done, { faces, hasDirections }): readonly StepMove[] => {
+        const wanted = step.count ?? USUAL_ROLLS;
+        const ways = hasDirections
+          ? faces.flatMap(face => ([0, 90] as const).map(deg => ({ face, deg, key: `${face}/${deg}` })))
+          : [{ face: faces[0] ?? 1, deg: 0 as const, key: 'all' }];
+        return ways.flatMap(({ face, deg, key }): StepMove[] => {
+          const count = wanted - done(key);
+          const how = step.cushion ? { cushion: step.cushion } : {};
+          return count > 0
+            ? [{ does: 'act', kind: 'roll', choices: { face, directionDeg: deg, count, ...how } }]
+            : [];
+        });
+      },
+    },
+  },
+  control: {
+    key: 'Roll',
+    takes: ['direction', 'side', 'count', 'cushion', 'pressure'],
+    counts: { usual: USUAL_ROLLS, choices: [10, 20, 30, 50, 100] },
+    turns: 'direction',
+    make: ({ face = 1, directionDeg = 0, count, cushion, pressure }, usual) => ({
+      kind: 'roll',
+      face,
+      directionDeg,
+      rolls: count ?? usual.setOfRolls,
+      cushion: cushion ?? usual.cushion,
+      pressure: pressure ?? usual.pressure,
+    }),
+    choicesOf: ({ face, directionDeg, rolls, cushion }) => ({ face, directionDeg, count: rolls, cushion }),
+    counted: { noun: 'rolls', withCount: (act, rolls, give) => withSpread({ ...act, rolls }, give) },
+  },
+});

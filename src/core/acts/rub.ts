@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { Count, Side, Spread, withSpread } from './actFields';
+import { defineAct } from './actSpec';
+import { forMinutes, onFace, roughly } from './actWords';
+import { PRACTICE } from './practice';
+import { WATER_INTENSITY } from './waterIntensity';
+
+/** One rub of a hand over a face, in reference rolls. Common practice; nothing was measured. */
+const REFERENCE_ROLLS = 0.4;
+
+/** A face is rubbed. */
+export const rub = defineAct(z.object({ kind: z.literal('rub'), face: Side, count: Count, give: Spread }))({
+  place: 'bench',
+  words: (act, of) => `Rub ${roughly(act.give)}${act.count}${onFace(act.face, of)}`,
+  caution: 'Soap or wool can irritate skin: gloves, rinse. Stop at pain or numbness.',
+  amount: ({ count, give = 0 }) => ({ count, spread: give }),
+  work: ({ count, give = 0 }, water) => {
+    const each = WATER_INTENSITY[water] * REFERENCE_ROLLS;
+    return { rolls: count * each, spread: give * each, directionDeg: null };
+  },
+  fold: (fold, { face, count }) => {
+    fold.rubs[face] = (fold.rubs[face] ?? 0) + count;
+  },
+  tally: act => [[String(act.face), act.count]],
+  asked: {
+    rub: {
+      name: 'rub',
+      takes: ['count', 'minutes'],
+      words: ({ count, minutes }, each) => `Rub${count ? ` ${count}` : ''}${forMinutes(minutes)}${each}`,
+      left: ({ count }, done, { faces }) => {
+        const rubs = (face: number) => done(String(face));
+        // By the clock it goes on, face for face, until the felter says that it is done.
+        const open =
+          count === undefined
+            ? faces.toSorted((a, b) => rubs(a) - rubs(b))
+            : faces.filter(face => rubs(face) < count);
+        return open.map(face => ({
+          does: 'act',
+          kind: 'rub',
+          choices: { face, count: count === undefined ? PRACTICE.rubs : count - rubs(face) },
+        }));
+      },
+    },
+  },
+  control: {
+    key: 'Rub',
+    takes: ['side', 'count'],
+    counts: { usual: PRACTICE.rubs, choices: [20, 40, 60, 100] },
+    turns: 'count',
+    make: ({ face = 1, count = PRACTICE.rubs }) => ({ kind: 'rub', face, count }),
+    choicesOf: ({ face, count }) => ({ face, count }),
+    counted: { noun: 'rubs', withCount: (act, count, give) => withSpread({ ...act, count }, give) },
+  },
+});

@@ -1,0 +1,2 @@
+/** How wool looks that nobody has dyed, sRGB. */
+export const UNDYED = '#b9b2a3';

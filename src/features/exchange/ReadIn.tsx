@@ -1,0 +1,144 @@
+import { useState } from 'react';
+import { type Issue, ISSUES, issueText } from '../../core/issues';
+import { recordKey } from '../../records/register';
+import { type Chosen, useReadFile } from '../../session/useReadFile';
+import { useUndo } from '../../session/useUndo';
+import type { Difference, ReadIn as Report, Standing } from '../../store/readingIn';
+import { Button } from '../../ui/Button';
+import { FileButton } from '../../ui/FileButton';
+
+const MOST_ISSUES = 8;
+
+const reportWords = (r: Report): string =>
+  `Read in: ${r.added} new, ${r.replaced} brought up to date, ${r.kept} already here; ${r.entriesAdded} log entries added.`;
+
+const STANDING: Readonly<Record<Standing, string>> = {
+  new: 'not here yet',
+  newer: 'the file has a later one',
+  older: 'changed here since: taking it goes back to the file',
+  deleted: 'deleted here: taking it brings it back',
+  same: 'the same here',
+};
+const KIND: ReadonlyMap<string, string> = new Map([['wool', 'wool of the shelf']]);
+
+const Issues = ({ issues }: { readonly issues: readonly Issue[] }) => (
+  <ul>
+    {issues.slice(0, MOST_ISSUES).map((it, i) => (
+      <li key={i}>
+        {issueText(it)} {ISSUES[it.code].remedy}
+      </li>
+    ))}
+    {issues.length > MOST_ISSUES && <li>… and {issues.length - MOST_ISSUES} more.</li>}
+  </ul>
+);
+
+const Refused = ({ issues }: { readonly issues: readonly Issue[] }) => (
+  <div role="alert" className="mt-3 border-l-4 border-wanted pl-3">
+    <p className="font-semibold">The file was refused. Nothing here was changed.</p>
+    <Issues issues={issues} />
+  </div>
+);
+
+const Row = (props: {
+  readonly of: Difference;
+  readonly taken: boolean;
+  readonly onTaken: (taken: boolean) => void;
+}) => {
+  const { name, kind, standing, entries } = props.of;
+  return (
+    <li className="border-b border-rim">
+      <label className="flex min-h-11 items-center gap-3 py-1">
+        <input
+          type="checkbox"
+          className="size-5 accent-ink"
+          checked={props.taken}
+          onChange={e => props.onTaken(e.target.checked)}
+        />
+        <span className="flex-1">
+          <span className="font-semibold">{name}</span>{' '}
+          <span className="text-chalk">{KIND.get(kind) ?? kind}</span>
+        </span>
+        <span className="text-right text-sm">
+          {STANDING[standing]}
+          {entries > 0 && `; ${entries} log entries`}
+        </span>
+      </label>
+    </li>
+  );
+};
+
+/** What a file holds beside what is here: for each, whether it is taken. */
+const Asked = (props: {
+  readonly chosen: Chosen;
+  readonly onTake: (taken: ReadonlySet<string>) => void;
+  readonly onLeave: () => void;
+}) => {
+  const { differences } = props.chosen;
+  const [taken, setTaken] = useState<ReadonlySet<string>>(
+    () => new Set(differences.filter(d => d.usual).map(recordKey)),
+  );
+  const rows = differences.filter(d => d.standing !== 'same');
+  const same = differences.length - rows.length;
+  const put = (d: Difference, on: boolean): void => {
+    const next = new Set(taken);
+    if (on) next.add(recordKey(d));
+    else next.delete(recordKey(d));
+    setTaken(next);
+  };
+  return (
+    <section aria-label="What to take" className="mt-3 border-l-4 border-ink pl-3">
+      <p className="font-semibold">Some of this was changed or deleted here since. What is to be taken?</p>
+      <ul className="max-h-80 overflow-y-auto">
+        {rows.map(d => (
+          <Row key={recordKey(d)} of={d} taken={taken.has(recordKey(d))} onTaken={on => put(d, on)} />
+        ))}
+      </ul>
+      {same > 0 && <p className="text-sm text-chalk">{same} more are the same here.</p>}
+      <div className="mt-2 flex gap-2">
+        <Button look="main" onClick={() => props.onTake(taken)}>
+          Take {rows.filter(d => taken.has(recordKey(d))).length}
+        </Button>
+        <Button onClick={props.onLeave}>Take nothing</Button>
+      </div>
+    </section>
+  );
+};
+
+/** Reads a workshop file in, with a choice where something here is otherwise, and an undo of all of it. */
+export const ReadIn = () => {
+  const { came, onFile, onTake, leave } = useReadFile();
+  const { undo } = useUndo();
+  return (
+    <section aria-labelledby="in">
+      <h2 id="in" className="border-t-2 border-ink pt-1 text-lg font-semibold">
+        Read a file in
+      </h2>
+      <p className="mb-2">
+        What is new is added, older records are brought up to date, logs are joined. A broken file changes
+        nothing.
+      </p>
+      <FileButton accept=".json,.zip,application/json,application/zip" onPick={onFile}>
+        Choose a file
+      </FileButton>
+      {came?.is === 'reading' && <p role="status">Reading the file …</p>}
+      {came?.is === 'refused' && <Refused issues={came.issues} />}
+      {came?.is === 'asked' && <Asked chosen={came} onTake={taken => onTake(came, taken)} onLeave={leave} />}
+      {came?.is === 'taken' && (
+        <div role="status" className="mt-3 border-l-4 border-ink pl-3">
+          <p>{reportWords(came.report)}</p>
+          {came.report.unread > 0 && <p>{came.report.unread} could not be read and are kept as they are.</p>}
+          {came.remarks.length > 0 && <Issues issues={came.remarks} />}
+          <Button
+            className="mt-1"
+            onClick={() => {
+              leave();
+              undo();
+            }}
+          >
+            Undo the reading
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+};

@@ -1,0 +1,63 @@
+import type { z } from 'zod';
+import type { Issue } from '../core/issues';
+import type { Kept } from './common';
+import type { Migration, RecordSpec } from './migrate';
+
+/** A record that another one needs. */
+export interface Reference {
+  readonly kind: string;
+  readonly id: string;
+  /** Where it stands in the record that needs it. */
+  readonly path: string;
+}
+
+/** Everything about one kind of stored record. A newcomer is one file with one of these, and a line in the register. */
+export interface KindSpec<T extends Kept> {
+  readonly kind: T['kind'];
+  /** Name of its table in the store, of its list in a file, and of what is asked of the store. */
+  readonly table: string;
+  /** Version of the browser's database that brought the table. */
+  readonly since: number;
+  readonly schema: z.ZodType<T>;
+  readonly migrations: readonly Migration[];
+  /** What it is called where it is told of. */
+  readonly nameOf: (record: T) => string;
+  /** Records that it cannot do without. */
+  readonly refersTo?: (record: T) => readonly Reference[];
+  /** The record that it is a part of: it goes where that goes. */
+  readonly partOf?: (record: T) => Reference;
+  /** Hashes of the attachments that it holds. */
+  readonly attachments?: (record: T) => readonly string[];
+  /** What the schema cannot say; paths within the record. */
+  readonly check?: (record: T) => readonly Issue[];
+}
+
+/** A kind as the register has it: what it says, asked of any record. */
+export interface Kind<T extends Kept> extends RecordSpec<T> {
+  readonly table: string;
+  readonly since: number;
+  readonly is: (record: Kept) => record is T;
+  readonly nameOf: (record: Kept) => string;
+  readonly refersTo: (record: Kept) => readonly Reference[];
+  readonly partOf: (record: Kept) => Reference | null;
+  readonly attachments: (record: Kept) => readonly string[];
+  readonly check: (record: Kept) => readonly Issue[];
+}
+
+/** Puts what a kind says of itself into the shape in which any record can be asked. */
+export const defineKind = <T extends Kept>(spec: KindSpec<T>): Kind<T> => {
+  const is = (record: Kept): record is T => record.kind === spec.kind;
+  return {
+    kind: spec.kind,
+    table: spec.table,
+    since: spec.since,
+    schema: spec.schema,
+    migrations: spec.migrations,
+    is,
+    nameOf: record => (is(record) ? spec.nameOf(record) : record.id),
+    refersTo: record => (is(record) ? (spec.refersTo?.(record) ?? []) : []),
+    partOf: record => (is(record) ? (spec.partOf?.(record) ?? null) : null),
+    attachments: record => (is(record) ? (spec.attachments?.(record) ?? []) : []),
+    check: record => (is(record) ? (spec.check?.(record) ?? []) : []),
+  };
+};

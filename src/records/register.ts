@@ -1,0 +1,40 @@
+import type { Kept } from './common';
+import type { Kind, Reference } from './kind';
+import { pieceKind } from './piece';
+import { recipeKind } from './recipe';
+import { swatchKind } from './swatch';
+import { woolKind } from './wool';
+
+/** Every kind of record that is kept, exported and merged: a new one is one file, and one line here. */
+export const KINDS: ReadonlyArray<Kind<Kept>> = [pieceKind, woolKind, swatchKind, recipeKind];
+
+/** The kind of a record; null for one that the register does not know. */
+export const kindOf = (record: Kept): Kind<Kept> | null => KINDS.find(k => k.is(record)) ?? null;
+
+/** One name for a record among all of them. */
+export const recordKey = (of: { readonly kind: string; readonly id: string }): string =>
+  `${of.kind}/${of.id}`;
+
+/** All that a record cannot do without: what it refers to, and what it is a part of. */
+export const needsOf = (record: Kept): readonly Reference[] => {
+  const kind = kindOf(record);
+  const owner = kind?.partOf(record) ?? null;
+  return [...(kind?.refersTo(record) ?? []), ...(owner ? [owner] : [])];
+};
+
+/** Records with all that they cannot do without, and of that again, as far as it is among these. */
+export const withNeeds = (
+  records: readonly Kept[],
+  among: ReadonlyMap<string, Kept>,
+): ReadonlyMap<string, Kept> => {
+  const found = new Map(records.map(r => [recordKey(r), r]));
+  const open = [...records];
+  for (let record = open.pop(); record; record = open.pop())
+    for (const need of needsOf(record)) {
+      const needed = among.get(recordKey(need));
+      if (!needed || found.has(recordKey(need))) continue;
+      found.set(recordKey(need), needed);
+      open.push(needed);
+    }
+  return found;
+};

@@ -1,0 +1,32 @@
+import { type Marker, readMarker, writeMarker } from './marker';
+import type { Workshop } from './workshop';
+
+/** The marker says to the minute when something of the felter's own was last kept. */
+const EVERY_MS = 60_000;
+
+/** Asks the browser once to keep its storage when it runs short of room: it has something of the felter's own by now. */
+const askToPersist = (): void => {
+  const { storage }: { readonly storage?: StorageManager } = navigator;
+  void storage?.persist?.().catch(() => false);
+};
+
+/** Keeps the marker of a workshop in step: whether anything of the felter's own is in it, and since when. */
+export const keepMarker = ({ store, notes, nowIso, clock }: Workshop, opened: Marker | null): void => {
+  let last = 0;
+  if (opened?.ownAt) askToPersist();
+  store.subscribe(({ record, entry }) => {
+    const isOwn = (record && !record.sample) || entry !== undefined;
+    if (!isOwn || clock.nowMs() - last < EVERY_MS) return;
+    const marker = readMarker(notes);
+    if (!marker) return;
+    if (last === 0 && !opened?.ownAt) askToPersist();
+    last = clock.nowMs();
+    writeMarker(notes, { ...marker, ownAt: nowIso() });
+  });
+};
+
+/** Takes note that a lost workshop was told of, and that a new one begins. */
+export const dismissLost = ({ notes }: Workshop): void => {
+  const marker = readMarker(notes);
+  if (marker) writeMarker(notes, { ...marker, lostAt: null });
+};

@@ -1,0 +1,72 @@
+import { useCallback, useState } from 'react';
+import type { Issue } from '../core/issues';
+import type { WorkshopFile } from '../files/fileTypes';
+import { recordKey } from '../records/register';
+import { type Choice, compare, type Difference, planReadingIn, type ReadIn } from '../store/readingIn';
+import { valueOf } from './jobError';
+import { dismissLost } from './keepMarker';
+import { useNotify } from './notices';
+import { takeBackStep } from './takeBackStep';
+import { useWorkshop } from './workshop';
+
+/** A file that was read, and waits for what is to be taken of it. */
+export interface Chosen {
+  readonly file: WorkshopFile;
+  readonly differences: readonly Difference[];
+}
+
+/** What came of choosing a file. */
+export type Came =
+  | { readonly is: 'reading' }
+  | { readonly is: 'refused'; readonly issues: readonly Issue[] }
+  | ({ readonly is: 'asked' } & Chosen)
+  | { readonly is: 'taken'; readonly report: ReadIn; readonly remarks: readonly Issue[] };
+
+/** Whether somebody has to say what is to be taken: something here is otherwise than in the file, and not merely older. */
+const isQuestion = ({ standing }: Difference): boolean => standing === 'older' || standing === 'deleted';
+
+/** Reads workshop files in: what is new or newer at once, and asks where something was changed or deleted here since. */
+export const useReadFile = () => {
+  const workshop = useWorkshop();
+  const { failed } = useNotify();
+  const [came, setCame] = useState<Came | null>(null);
+
+  const take = useCallback(
+    async (file: WorkshopFile, choice: Choice): Promise<void> => {
+      const { store, history, nowIso } = workshop;
+      for (const { bytes, type } of file.attachments) await store.attach(bytes, type);
+      const report = await store.transact(planReadingIn(file.snapshot, nowIso(), choice));
+      history.push(takeBackStep(workshop, 'read a file in', report.changed));
+      dismissLost(workshop);
+      setCame({ is: 'taken', report, remarks: file.remarks });
+    },
+    [workshop],
+  );
+  const read = useCallback(
+    async (picked: File): Promise<void> => {
+      const { store, workers, nowIso } = workshop;
+      setCame({ is: 'reading' });
+      const bytes = new Uint8Array(await picked.arrayBuffer());
+      const got = valueOf(await workers.long.run('readWorkshop', { bytes, at: nowIso() }));
+      if (!got.ok) return setCame({ is: 'refused', issues: got.issues });
+      const differences = compare(await store.snapshot(), got.value.snapshot);
+      if (differences.some(isQuestion)) return setCame({ is: 'asked', file: got.value, differences });
+      await take(got.value, new Map());
+    },
+    [workshop, take],
+  );
+  const orFail = (work: Promise<void>): void => {
+    work.catch((error: unknown) => {
+      setCame(null);
+      failed(error);
+    });
+  };
+  return {
+    came,
+    onFile: (file: File): void => orFail(read(file)),
+    /** @param taken keys of the records that are taken */
+    onTake: ({ file, differences }: Chosen, taken: ReadonlySet<string>): void =>
+      orFail(take(file, new Map(differences.map(d => [recordKey(d), taken.has(recordKey(d))])))),
+    leave: (): void => setCame(null),
+  };
+};

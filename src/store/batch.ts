@@ -1,0 +1,24 @@
+import type { Kept } from '../records/common';
+import type { Entry } from '../records/entry';
+import type { Unread } from '../records/snapshot';
+
+/** What is written in one go. */
+export interface Batch {
+  readonly put: readonly Kept[];
+  readonly remove: readonly Kept[];
+  readonly entries: readonly Entry[];
+  /** Ids of entries that go. */
+  readonly removeEntries: readonly string[];
+  /** What cannot be read and is kept as it is; only where nothing of its id is there. */
+  readonly unread: readonly Unread[];
+}
+
+/** What is to be written, and what comes of it. */
+export interface Planned<R> {
+  readonly batch: Batch;
+  readonly result: R;
+}
+
+export const NO_BATCH: Batch = { put: [], remove: [], entries: [], removeEntries: [], unread: [] };
+
+export const isEmptyBatch = (batch: Batch): boolean => Object.values(batch).every(list => list.length === 0);
