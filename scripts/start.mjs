@@ -5,9 +5,13 @@ import { build, install, root } from './tools.mjs';
 
 install();
 build();
-const server = spawn(join(root, 'node_modules', '.bin', 'tsx'), ['server/main.ts'], {
-  cwd: root,
-  stdio: 'inherit',
-});
+const server = spawn(
+  join(root, 'node_modules', '.bin', 'tsx'),
+  ['server/main.ts', ...process.argv.slice(2)],
+  {
+    cwd: root,
+    stdio: 'inherit',
+  },
+);
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', code => process.exit(code ?? 0));

@@ -4,32 +4,47 @@ import { join } from 'node:path';
 import compress from '@fastify/compress';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
-import Fastify, { type FastifyInstance } from 'fastify';
+import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify';
 
 const NONCE = '__CSP_NONCE__';
+/** A request that has not come whole by then is given up: it must not hold the stop either. */
+const REQUEST_MS = 10_000;
+/** Nothing is sent here but questions. */
+const LARGEST_BODY = 1024;
+
+const COMMON = [
+  "default-src 'self'",
+  "script-src 'self'",
+  "worker-src 'self'",
+  "img-src 'self' data: blob:",
+  "font-src 'self'",
+  "connect-src 'self'",
+  "object-src 'none'",
+  "base-uri 'none'",
+  "form-action 'none'",
+  "frame-ancestors 'none'",
+];
 
 /** Everything comes from here; styles by nonce, so nothing else can be injected. */
-const policy = (nonce: string): string =>
-  [
-    "default-src 'self'",
-    "script-src 'self'",
-    "worker-src 'self'",
-    `style-src 'self' 'nonce-${nonce}'`,
-    "img-src 'self' data: blob:",
-    "font-src 'self'",
-    "connect-src 'self'",
-    "object-src 'none'",
-    "base-uri 'none'",
-    "form-action 'none'",
-    "frame-ancestors 'none'",
-  ].join('; ');
+const pagePolicy = (nonce: string): string => [...COMMON, `style-src 'self' 'nonce-${nonce}'`].join('; ');
+/** A worker is a document of its own: what it may reach stands with its script. It has no styles. */
+const SCRIPT_POLICY = [...COMMON, "style-src 'none'"].join('; ');
+
+/** Whether a path is a view's own address: it names no file. */
+const isView = (url: string): boolean => !/\.[a-z0-9]+$/i.test(url.split('?')[0] ?? '');
 
 /**
  * Serves the built application: hashed files for long, the page itself fresh each time with its own style nonce.
  * @param root folder of the build
  */
 export const makeServer = async (root: string): Promise<FastifyInstance> => {
-  const app = Fastify({ logger: false });
+  const app = Fastify({
+    logger: false,
+    bodyLimit: LARGEST_BODY,
+    requestTimeout: REQUEST_MS,
+    connectionTimeout: REQUEST_MS,
+    forceCloseConnections: true,
+  });
   await app.register(compress);
   await app.register(helmet, {
     contentSecurityPolicy: false,
@@ -37,29 +52,31 @@ export const makeServer = async (root: string): Promise<FastifyInstance> => {
     referrerPolicy: { policy: 'no-referrer' },
     strictTransportSecurity: false,
   });
+  const page = await readFile(join(root, 'index.html'), 'utf8');
+  const sendPage = (reply: FastifyReply): FastifyReply => {
+    const nonce = randomBytes(16).toString('base64');
+    return reply
+      .header('content-security-policy', pagePolicy(nonce))
+      .header('cache-control', 'no-store')
+      .type('text/html; charset=utf-8')
+      .send(page.replaceAll(NONCE, nonce));
+  };
+  // The page has no other name than the views have: as a file it would go out without its policy and its nonce.
+  for (const url of ['/', '/index.html']) app.get(url, (_request, reply) => sendPage(reply));
   await app.register(fastifyStatic, {
     root,
     index: false,
     cacheControl: false,
+    allowedPath: path => path !== '/index.html',
     setHeaders: (reply, path) => {
       const hashed = path.startsWith(join(root, 'assets'));
       reply.setHeader('cache-control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+      reply.setHeader('content-security-policy', SCRIPT_POLICY);
     },
   });
-  const page = await readFile(join(root, 'index.html'), 'utf8');
-  const sendPage = (reply: {
-    header: (k: string, v: string) => unknown;
-    type: (t: string) => { send: (b: string) => unknown };
-  }): unknown => {
-    const nonce = randomBytes(16).toString('base64');
-    reply.header('content-security-policy', policy(nonce));
-    reply.header('cache-control', 'no-store');
-    return reply.type('text/html; charset=utf-8').send(page.replaceAll(NONCE, nonce));
-  };
-  app.get('/', (_request, reply) => sendPage(reply));
   app.get('/healthz', () => ({ ok: true }));
   app.setNotFoundHandler((request, reply) =>
-    request.method === 'GET' && !/\.[a-z0-9]+$/i.test(request.url.split('?')[0] ?? '')
+    ['GET', 'HEAD'].includes(request.method) && isView(request.url)
       ? sendPage(reply)
       : reply.code(404).type('text/plain').send('Not here.'),
   );

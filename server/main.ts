@@ -1,31 +1,27 @@
 import { fileURLToPath } from 'node:url';
+import { addressFrom, listenFailure, reachableAt } from './address';
 import { makeServer } from './app';
 
-const FIRST_PORT = 4870;
-const TRIES = 20;
-
-const root = fileURLToPath(new URL('../dist', import.meta.url));
-const wanted = process.env['PORT'] ? Number(process.env['PORT']) : null;
-const host = process.env['HOST'] ?? '127.0.0.1';
-const app = await makeServer(root);
-
-/** Listens on the port that was asked for, or on the first free one. */
-const listen = async (): Promise<string> => {
-  const ports = wanted === null ? Array.from({ length: TRIES }, (_, i) => FIRST_PORT + i) : [wanted];
-  for (const port of ports) {
-    try {
-      return await app.listen({ port, host });
-    } catch (error) {
-      const busy = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
-      if (!busy || port === ports.at(-1)) throw error;
-    }
-  }
-  throw new Error('No free port.');
+const say = (text: string): void => void process.stdout.write(`${text}\n`);
+const stop = (why: string): never => {
+  process.stderr.write(`\n${why}\n`);
+  process.exit(1);
 };
 
-const address = await listen();
-process.stdout.write(
-  `\nJorrit is ready: ${address}\nIt opens on the sample workshop. Stop it with Ctrl+C.\n`,
-);
-for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.once(signal, () => void app.close().then(() => process.exit(0)));
+const root = fileURLToPath(new URL('../dist', import.meta.url));
+const address = addressFrom(process.argv.slice(2), process.env);
+if (!address.ok) stop(address.why);
+else {
+  const { port, host } = address;
+  const app = await makeServer(root);
+  await app.listen({ port, host }).catch((error: unknown) => stop(listenFailure(error, { port, host })));
+  // Port 0 is any that is free.
+  const bound = app.server.address();
+  const at = typeof bound === 'object' && bound !== null ? bound.port : port;
+  const [first, ...others] = reachableAt(host, at);
+  say(`\nJorrit is ready: ${first}`);
+  for (const other of others) say(`                 ${other}`);
+  say('It opens on the sample workshop. Stop it with Ctrl+C.');
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.once(signal, () => void app.close().then(() => process.exit(0)));
+}

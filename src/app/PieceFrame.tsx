@@ -8,7 +8,9 @@ import type { Entry } from '../records/entry';
 import { newPiece, type Piece } from '../records/piece';
 import { useNotify } from '../session/notices';
 import type { PieceStage } from '../session/pieceStage';
+import { issueText } from '../core/issues';
 import { planOf } from '../core/plan/planOf';
+import { refusalOf } from '../core/plan/refusalOf';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
 import type { Told } from '../session/changes';
@@ -149,6 +151,7 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   const settings = useSettings();
   const wools = useWools();
   const changePiece = useChangePiece();
+  const { tell } = useNotify();
   const { pathname } = useLocation();
   useTitle(piece.name, STAGES.find(s => pathname.endsWith(`/${s.to}`))?.text ?? 'Plan');
   const plan = planOf(piece.plan);
@@ -168,7 +171,11 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
     settings,
     wool: wools.find(w => w.id === piece.woolId) ?? null,
     change,
-    changePlan: (how, told) => change(p => withPlan(p, how(p.plan)), told),
+    changePlan: (how, told) => {
+      const refused = refusalOf(piece.plan, how(piece.plan));
+      if (refused.length > 0) return tell({ text: refused.map(issueText).join(' ') });
+      change(p => withPlan(p, how(p.plan)), told);
+    },
   };
   return (
     <>

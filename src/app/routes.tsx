@@ -10,6 +10,10 @@ interface First {
   readonly lost: Marker | null;
 }
 
+/** A view that fails is told in its own place: what stands round it stays, with undo, saving and deleting. */
+const guarded = (views: readonly RouteObject[]): RouteObject[] =>
+  views.map(view => ({ ...view, errorElement: <NotHere /> }));
+
 /** Each view has its own address and is loaded when it is first asked for. */
 const routes = (first: First): RouteObject[] => [
   {
@@ -17,7 +21,7 @@ const routes = (first: First): RouteObject[] => [
     element: <Shell {...first} />,
     errorElement: <NotHere />,
     hydrateFallbackElement: <p className="p-4">Reading …</p>,
-    children: [
+    children: guarded([
       {
         index: true,
         lazy: async () => ({ Component: (await import('../features/workshop/WorkshopView')).WorkshopView }),
@@ -41,7 +45,7 @@ const routes = (first: First): RouteObject[] => [
       {
         path: 'pieces/:pieceId',
         lazy: async () => ({ Component: (await import('./PieceFrame')).PieceFrame }),
-        children: [
+        children: guarded([
           { index: true, element: <Navigate to="plan" replace /> },
           {
             path: 'plan',
@@ -65,10 +69,10 @@ const routes = (first: First): RouteObject[] => [
             path: 'finish',
             lazy: async () => ({ Component: (await import('../features/finish/FinishView')).FinishView }),
           },
-        ],
+        ]),
       },
       { path: '*', element: <NotHere /> },
-    ],
+    ]),
   },
 ];
 

@@ -44,13 +44,18 @@ export interface SheetPlan {
   readonly origin: Point;
   readonly rows: number;
   readonly columns: number;
+  /** Empty where there would be more of them than anybody tapes together. */
   readonly sheets: readonly Sheet[];
+  readonly isPrintable: boolean;
   readonly marks: readonly JoinMark[];
 }
 
 const letters = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
 const rowName = (row: number): string =>
   row < 26 ? (letters[row] ?? '') : `${letters[Math.floor(row / 26) - 1] ?? ''}${letters[row % 26] ?? ''}`;
+
+/** More sheets than these nobody tapes together. */
+const MOST_SHEETS = 500;
 
 const count = (length: number, area: number): number =>
   Math.max(1, Math.ceil((length - OVERLAP_MM) / (area - OVERLAP_MM)));
@@ -68,7 +73,8 @@ const planFor = (box: Box, paper: PaperName, landscape: boolean): SheetPlan => {
     x: (box.minX + box.maxX) / 2 - whole.x / 2,
     y: (box.minY + box.maxY) / 2 - whole.y / 2,
   };
-  const sheets = Array.from({ length: rows * columns }, (_, i): Sheet => {
+  const isPrintable = rows * columns <= MOST_SHEETS;
+  const sheets = Array.from({ length: isPrintable ? rows * columns : 0 }, (_, i): Sheet => {
     const row = Math.floor(i / columns);
     const column = i % columns;
     const minX = start.x + column * step.x;
@@ -88,7 +94,8 @@ const planFor = (box: Box, paper: PaperName, landscape: boolean): SheetPlan => {
     rows,
     columns,
     sheets,
-    marks: joinMarks({ start, step, rows, columns }),
+    isPrintable,
+    marks: isPrintable ? joinMarks({ start, step, rows, columns }) : [],
   };
 };
 
@@ -112,7 +119,7 @@ export const planSheets = (box: Box, paper: PaperName, orientation: Orientation 
   if (orientation !== 'auto') return planFor(box, paper, orientation === 'lying');
   const upright = planFor(box, paper, false);
   const lying = planFor(box, paper, true);
-  return lying.sheets.length < upright.sheets.length ? lying : upright;
+  return lying.rows * lying.columns < upright.rows * upright.columns ? lying : upright;
 };
 
 /** The crosses that fall on a sheet. */

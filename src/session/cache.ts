@@ -14,81 +14,71 @@ const ALL_ENTRIES = 'all entries';
 export const makeCache = (client: QueryClient, store: Store) => {
   /** Writes on their way, by record: until the last has settled, the screen is ahead of the store. */
   const pending = new Map<string, number>();
+  /** What was shown or told since more than one thing changed at once: a read that began before it is older. */
+  const told = new Map<string, Kept>();
+  const toldEntries = new Map<string, Entry>();
   /** Counts the times at which more than one thing changed: what was shown before says nothing any more. */
   let epoch = 0;
-  const readIn = new Map<string, number>();
+  const anew = (): void => {
+    epoch += 1;
+    for (const key of told.keys()) if (!pending.has(key.slice(key.indexOf('/') + 1))) told.delete(key);
+    toldEntries.clear();
+  };
 
   const oneKey = (table: string, id: string) => [table, id] as const;
   const logKey = (pieceId: string) => [LOG_TABLE, pieceId] as const;
 
-  /** Of what was read and what is shown, the later: a read may have begun before a change that is shown already. */
-  const later = <T extends Kept>(read: T, shown: T | null | undefined, isSameEpoch: boolean): T =>
-    shown && (pending.has(shown.id) || (isSameEpoch && shown.revision > read.revision)) ? shown : read;
-
-  const reading = async <R>(
-    key: string,
-    read: () => Promise<R>,
-    merge: (got: R, same: boolean) => R,
-  ): Promise<R> => {
-    const began = epoch;
-    const got = await read();
-    const merged = merge(got, readIn.get(key) === epoch && began === epoch);
-    readIn.set(key, began);
-    return merged;
+  const toldOf = <T extends Kept>(kind: Kind<T>, id: string): T | null => {
+    const record = told.get(`${kind.table}/${id}`);
+    return record && kind.is(record) ? record : null;
+  };
+  /** Of what was read and what was told, the later; what is on its way to the store stays as it is shown. */
+  const later = <T extends Kept>(kind: Kind<T>, read: T): T => {
+    const known = toldOf(kind, read.id);
+    return known && (pending.has(read.id) || known.revision > read.revision) ? known : read;
+  };
+  /** Reads again where more than one thing changed meanwhile: what was read is of neither before nor after. */
+  const reading = async <R>(read: () => Promise<R>): Promise<R> => {
+    for (;;) {
+      const began = epoch;
+      const got = await read();
+      if (began === epoch) return got;
+    }
   };
 
   const list = <T extends Kept>(kind: Kind<T>) => ({
     queryKey: [kind.table] as const,
-    queryFn: (): Promise<readonly T[]> =>
-      reading(
-        kind.table,
-        () => store.all(kind),
-        (got, same) => {
-          const shown = client.getQueryData<readonly T[]>([kind.table]);
-          const known = new Map(shown?.map(r => [r.id, r]));
-          const read = new Set(got.map(r => r.id));
-          const missed = same ? (shown ?? []).filter(r => !read.has(r.id)) : [];
-          return [...got.map(r => later(r, known.get(r.id), same)), ...missed];
-        },
-      ),
+    queryFn: async (): Promise<readonly T[]> => {
+      const got = await reading(() => store.all(kind));
+      const read = new Set(got.map(r => r.id));
+      const missed = [...told.values()].filter(kind.is).filter(r => !read.has(r.id));
+      return [...got.map(r => later(kind, r)), ...missed];
+    },
     ...forEver,
   });
   const one = <T extends Kept>(kind: Kind<T>, id: string) => ({
     queryKey: oneKey(kind.table, id),
-    queryFn: (): Promise<T | null> =>
-      reading(
-        `${kind.table}/${id}`,
-        () => store.get(kind, id),
-        (got, same) => {
-          const shown = client.getQueryData<T | null>(oneKey(kind.table, id));
-          return got ? later(got, shown, same) : same ? (shown ?? null) : null;
-        },
-      ),
+    queryFn: async (): Promise<T | null> => {
+      const got = await reading(() => store.get(kind, id));
+      return got ? later(kind, got) : toldOf(kind, id);
+    },
     ...forEver,
   });
-  const withMissed = (got: readonly Entry[], shown: readonly Entry[] | undefined): readonly Entry[] => {
+  const withTold = (got: readonly Entry[], isMeant: (e: Entry) => boolean): readonly Entry[] => {
     const read = new Set(got.map(e => e.id));
-    const missed = (shown ?? []).filter(e => !read.has(e.id));
+    const missed = [...toldEntries.values()].filter(e => isMeant(e) && !read.has(e.id));
     return missed.length === 0 ? got : [...got, ...missed];
   };
   const entries = (pieceId: string) => ({
     queryKey: logKey(pieceId),
-    queryFn: (): Promise<readonly Entry[]> =>
-      reading(
-        `${LOG_TABLE}/${pieceId}`,
-        () => store.entries(pieceId),
-        (got, same) => (same ? withMissed(got, client.getQueryData(logKey(pieceId))) : got),
-      ),
+    queryFn: async (): Promise<readonly Entry[]> =>
+      withTold(await reading(() => store.entries(pieceId)), e => e.pieceId === pieceId),
     ...forEver,
   });
   const allEntries = () => ({
     queryKey: [ALL_ENTRIES] as const,
-    queryFn: (): Promise<readonly Entry[]> =>
-      reading(
-        ALL_ENTRIES,
-        () => store.allEntries(),
-        (got, same) => (same ? withMissed(got, client.getQueryData([ALL_ENTRIES])) : got),
-      ),
+    queryFn: async (): Promise<readonly Entry[]> =>
+      withTold(await reading(() => store.allEntries()), () => true),
     ...forEver,
   });
   const settings = () => ({
@@ -104,6 +94,7 @@ export const makeCache = (client: QueryClient, store: Store) => {
 
   /** Shows a record as it is now, wherever it is shown. */
   const show = (table: string, record: Kept): void => {
+    told.set(`${table}/${record.id}`, record);
     if (client.getQueryState(oneKey(table, record.id))) client.setQueryData(oneKey(table, record.id), record);
     client.setQueryData<readonly Kept[]>([table], all => {
       if (!all) return undefined;
@@ -141,18 +132,19 @@ export const makeCache = (client: QueryClient, store: Store) => {
     },
     /** Reads a record anew, whatever is shown of it. */
     reread: (table: string, id: string): void => {
-      epoch += 1;
+      told.delete(`${table}/${id}`);
       void client.invalidateQueries({ queryKey: oneKey(table, id) });
       void client.invalidateQueries({ queryKey: [table], exact: true });
     },
     /** Takes in what the store tells, from this tab or another. */
     hear: (change: StoreChange): void => {
       if (change.table === 'all') {
-        epoch += 1;
+        anew();
         void client.invalidateQueries();
       } else if (change.record) {
         if (!pending.has(change.record.id)) show(change.table, change.record);
       } else if (change.entry) {
+        toldEntries.set(change.entry.id, change.entry);
         addEntry(logKey(change.entry.pieceId), change.entry);
         addEntry([ALL_ENTRIES], change.entry);
       } else if (change.settings && !pending.has(SETTINGS))

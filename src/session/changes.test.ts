@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { pieceKind, type Piece } from '../records/piece';
 import { aPiece, NOW, sent } from '../records/testing/build';
 import { issue } from '../core/issues';
+import { planClearing } from '../store/clearing';
 import { memoryStore } from '../store/makeStore';
 import type { Store } from '../store/store';
 import { StoreError } from '../store/storeError';
@@ -120,6 +121,63 @@ describe('a change of a record', () => {
     await reading;
     slow.mockRestore();
     expect(one.cache.shown(pieceKind, 'p1')?.name).toBe('Mat');
+  });
+});
+
+describe('what is read while something changes', () => {
+  /** A store whose next answer is held back until it is let go. */
+  const heldBack = <A extends readonly unknown[], R>(work: (...args: A) => Promise<R>) => {
+    let release = (): void => undefined;
+    const held = new Promise<void>(resolve => (release = resolve));
+    let isFirst = true;
+    return {
+      release: () => release(),
+      work: async (...args: A): Promise<R> => {
+        const answer = await work(...args);
+        if (isFirst) {
+          isFirst = false;
+          await held;
+        }
+        return answer;
+      },
+    };
+  };
+
+  it('a list that was begun before a record changed shows it as it is now', async () => {
+    const real = memoryStore(() => NOW);
+    await real.add(pieceKind, aPiece('p1', { deletedAt: NOW }));
+    const { work, release } = heldBack(() => real.all(pieceKind));
+    const tab = aWorkshop({ store: { ...real, all: work as Store['all'] } });
+    const reading = tab.client.fetchQuery(tab.cache.list(pieceKind));
+    await real.update(pieceKind, 'p1', p => ({ ...p, deletedAt: null }));
+    await real.add(pieceKind, aPiece('p2'));
+    release();
+    expect((await reading).map(p => [p.id, p.deletedAt])).toEqual([
+      ['p1', null],
+      ['p2', null],
+    ]);
+  });
+
+  it('a log that was begun before an act was kept holds it', async () => {
+    const real = memoryStore(() => NOW);
+    await real.add(pieceKind, aPiece('p1'));
+    const { work, release } = heldBack((id: string) => real.entries(id));
+    const tab = aWorkshop({ store: { ...real, entries: work } });
+    const reading = tab.client.fetchQuery(tab.cache.entries('p1'));
+    await real.append(sent('e1'));
+    release();
+    expect((await reading).map(e => e.id)).toEqual(['e1']);
+  });
+
+  it('is read again where all of it changed meanwhile', async () => {
+    const real = memoryStore(() => NOW);
+    await real.add(pieceKind, aPiece('p1', { sample: true }));
+    const { work, release } = heldBack(() => real.all(pieceKind));
+    const tab = aWorkshop({ store: { ...real, all: work as Store['all'] } });
+    const reading = tab.client.fetchQuery(tab.cache.list(pieceKind));
+    await real.transact(planClearing);
+    release();
+    expect(await reading).toEqual([]);
   });
 });
 

@@ -6,13 +6,13 @@ import type { ChainQuantity } from './quantities';
  * nothing is made of it. Lengths mm, grams g, areal weight g/m², firmness g/cm³ up to wool fibre itself. Common practice.
  */
 export const CHAIN_LIMITS: Readonly<Record<ChainQuantity, Limit>> = {
-  size: { least: 1, most: 50_000 },
+  size: { least: 1, most: 20_000 },
   shrinkage: { least: 0, most: 0.95 },
-  laidSize: { least: 1, most: 100_000 },
+  laidSize: { least: 1, most: 20_000 },
   grams: { least: 0.001, most: 1_000_000 },
   arealLaid: { least: 0.1, most: 100_000 },
   layers: { least: 0.001, most: 200 },
   gramsPerLayer: { least: 0.0001, most: 100_000 },
-  thickness: { least: 0.01, most: 500 },
+  thickness: { least: 0.01, most: 300 },
   firmness: { least: 0.001, most: 1.31 },
 };

@@ -1,7 +1,7 @@
 import { heldValues } from '../chain/giveWay';
 import type { ChainContext, PartialChain } from '../chain/quantities';
 import type { FormKind, FormPlan, Measures } from '../forms/formKind';
-import { insideMeasures } from '../forms/insideMeasures';
+import { hasRoomInside, insideMeasures } from '../forms/insideMeasures';
 import { measuresAtSize } from '../forms/scaleMeasures';
 import { type AxisShrinkage, mm, shrinkage } from '../quantity';
 import { shrinkageFactor } from '../shrinkage/shrinkageFactor';
@@ -22,8 +22,11 @@ export const measuresAt = (
 ): Measures =>
   measuresAtSize(kind, input.form.measures, { sizeMm, factor: shrinkageFactor(shrinkage(along)) });
 
-/** Lays the form of a plan for a size and a shrinkage; what was laid once is remembered, since offsets are dear. */
-export type LayForm = (sizeMm: number, s: AxisShrinkage) => FormPlan;
+/**
+ * Lays the form of a plan for a size and a shrinkage; what was laid once is remembered, since offsets are costly.
+ * Null where it cannot be laid so: an outside measure whose wall leaves no room, a size of nothing.
+ */
+export type LayForm = (sizeMm: number, s: AxisShrinkage) => FormPlan | null;
 
 /** How a form is laid: the finished wall that outside measures lose, and how finely outlines are offset. */
 export interface FormLaying {
@@ -32,14 +35,13 @@ export interface FormLaying {
 }
 
 export const formLayer = (kind: FormKind, input: PlanInput, of: FormLaying): LayForm => {
-  const laid = new Map<string, FormPlan>();
-  return (sizeMm, s) => {
-    const key = `${sizeMm}/${s.along}/${s.across}`;
-    const known = laid.get(key);
-    if (known) return known;
+  const laid = new Map<string, FormPlan | null>();
+  const layOnce = (sizeMm: number, s: AxisShrinkage): FormPlan | null => {
     const measures = measuresAt(kind, input, { sizeMm, along: s.along });
+    const isOutside = input.form.measuredOn === 'outside';
+    if (isOutside && !hasRoomInside(kind, measures, of.wallMm)) return null;
     const form = kind.plan(
-      input.form.measuredOn === 'outside' ? insideMeasures(kind, measures, of.wallMm) : measures,
+      isOutside ? insideMeasures(kind, measures, of.wallMm) : measures,
       {
         factor: { along: shrinkageFactor(s.along), across: shrinkageFactor(s.across) },
         foldOverMm: mm(input.foldOverMm),
@@ -48,10 +50,26 @@ export const formLayer = (kind: FormKind, input: PlanInput, of: FormLaying): Lay
       },
       input.form.outline,
     );
+    return isFinite(form) ? form : null;
+  };
+  return (sizeMm, s) => {
+    const key = `${sizeMm}/${s.along}/${s.across}`;
+    const known = laid.get(key);
+    if (known !== undefined) return known;
+    const form = layOnce(sizeMm, s);
     laid.set(key, form);
     return form;
   };
 };
+
+/** Whether every figure of a form that goes on is a number: no NaN of an odd measure passes. */
+const isFinite = ({ faces, gauges, finishedMm2, solid }: FormPlan): boolean =>
+  [
+    finishedMm2,
+    solid?.feltMm3 ?? 0,
+    ...faces.map(f => f.woolMm2),
+    ...gauges.flatMap(g => [g.laidMm, g.wantedMm]),
+  ].every(Number.isFinite);
 
 /** Area of all faces with fold-over, m². */
 export const woolAreaM2 = (form: FormPlan): number => form.faces.reduce((sum, f) => sum + f.woolMm2, 0) / 1e6;
@@ -72,11 +90,15 @@ export const chainContext = (
   faces: kind.faces,
   keptShare: input.keptShare,
   nominalSizeMm: nominalSize(kind, input),
-  laidAreaM2: (sizeMm, s) => woolAreaM2(lay(sizeMm, s)),
-  volumeCm3: (sizeMm, s) => woolVolumeCm3(lay(sizeMm, s)),
+  laidAreaM2: (sizeMm, s) => orNothing(lay(sizeMm, s), woolAreaM2),
+  volumeCm3: (sizeMm, s) => orNothing(lay(sizeMm, s), woolVolumeCm3),
   volumeNeedsShrinkage:
-    kind.body === 'solid' && (lay(nominalSize(kind, input), axes(input)).solid?.extraShare ?? 0) > 0,
+    kind.body === 'solid' && (lay(nominalSize(kind, input), axes(input))?.solid?.extraShare ?? 0) > 0,
 });
+
+/** A figure of a form; NaN where it cannot be laid, which no root is taken from. */
+const orNothing = (form: FormPlan | null, figure: (form: FormPlan) => number): number =>
+  form ? figure(form) : Number.NaN;
 
 const axes = ({ shrinkage: s }: PlanInput): AxisShrinkage => ({
   along: shrinkage(s.along),

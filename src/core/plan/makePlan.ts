@@ -1,6 +1,7 @@
 import { axisShrinkage } from '../chain/equations';
 import { DENSEST_FELT } from '../chain/firmnessScale';
-import type { ChainQuantity, PartialChain } from '../chain/quantities';
+import { CHAIN_LIMITS } from '../chain/limits';
+import { CHAIN, type ChainQuantity, type PartialChain } from '../chain/quantities';
 import { type ChainSolution, solveChain } from '../chain/solveChain';
 import type { FormKind, FormPlan, Measures } from '../forms/formKind';
 import { checkMeasures, formKind } from '../forms/kinds/registry';
@@ -10,7 +11,9 @@ import { err, ok, type Result } from '../result';
 import { areaKept } from '../shrinkage/areaKept';
 import { cleanOutline } from '../outline/cleanOutline';
 import { curvedOutline } from '../outline/curve';
-import { EDGE_SURPLUS, ROOT_RELATIVE } from '../tolerances';
+import { isWithin } from '../limits';
+import { EDGE_SURPLUS } from '../tolerances';
+import { LINK_NAMES } from './linkNames';
 import { type Pile, weigh, type WeighPlan } from '../wool/weigh';
 import {
   chainContext,
@@ -95,8 +98,36 @@ const checkInput = (input: PlanInput): Issue[] => {
   ];
 };
 
+/** A held figure of the chain beyond what is possible, and where it stands. */
+const checkHeld = (input: PlanInput): Issue[] =>
+  [...input.pinned, ...input.given].flatMap(link => {
+    const value = link === 'size' || link === 'shrinkage' ? undefined : input.chain[link];
+    return value === undefined || isWithin(value, CHAIN_LIMITS[link])
+      ? []
+      : [beyond('OUT_OF_RANGE', link, value)];
+  });
+
+/** Figures that follow from the held ones and are beyond what is felted. */
+const checkFound = (values: PartialChain): Issue[] =>
+  CHAIN.flatMap(link => {
+    const value = values[link];
+    return value === undefined || isWithin(value, CHAIN_LIMITS[link])
+      ? []
+      : [beyond('BEYOND_LIMITS', link, value)];
+  });
+
+const beyond = (code: 'OUT_OF_RANGE' | 'BEYOND_LIMITS', link: ChainQuantity, value: number): Issue => {
+  const { least, most } = CHAIN_LIMITS[link];
+  return issue(code, `plan.chain.${link}`, {
+    got: Number(value.toPrecision(4)),
+    detail: `${LINK_NAMES[link]}: ${least} to ${most}.`,
+  });
+};
+
 /** Most rounds in which a wall that follows from the chain and an outside measure that loses it are made to agree. */
-const WALL_ROUNDS = 12;
+const WALL_ROUNDS = 40;
+/** They agree when the wall moves by less than this share: far below what can be felt between the fingers. */
+const WALL_SETTLED = 1e-7;
 
 /** Lays and solves. Where measures were taken over the wall and the wall follows from them, that goes in rounds. */
 const solve = (kind: FormKind, input: PlanInput, fineness: { finenessMm?: number }) => {
@@ -107,18 +138,25 @@ const solve = (kind: FormKind, input: PlanInput, fineness: { finenessMm?: number
     const ctx = chainContext(kind, input, lay);
     const solution = solveChain(planPins(kind, input), ctx);
     const next = solution.values.thickness;
-    const settled = next === undefined || Math.abs(next / wallMm - 1) < ROOT_RELATIVE;
-    if (input.form.measuredOn === 'inside' || held || settled || round >= WALL_ROUNDS)
-      return { lay, ctx, solution };
+    const isFree = input.form.measuredOn === 'inside' || held || next === undefined;
+    const isSettled = isFree || Math.abs(next / wallMm - 1) < WALL_SETTLED;
+    if (isSettled || round >= WALL_ROUNDS || !isWithin(next, CHAIN_LIMITS.thickness))
+      return { lay, ctx, solution, isSettled, wallMm };
     wallMm = next;
   }
 };
+
+/** Why a form cannot be laid as it was decided. */
+const cannotLay = (input: PlanInput, wallMm: number): Issue =>
+  input.form.measuredOn === 'outside'
+    ? issue('WALL_TOO_THICK', 'plan.chain.thickness', { got: `${wallMm.toFixed(1)} mm` })
+    : issue('PLAN_FAILED', 'plan.form.measures');
 
 /**
  * The plan of a piece: its form at the size and shrinkage that the chain gives, the wool to weigh, and warnings.
  * Pure; a few milliseconds at most (docs/figures.md).
  * @param fineness how finely outlines are offset, mm; exact when left out, coarser while something is dragged
- * Fails with UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE or, for a drawn outline, as `cleanOutline` does; pins that
+ * Fails with UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE, BEYOND_LIMITS, WALL_TOO_THICK, NOT_SETTLED or, for a drawn outline, as `cleanOutline` does; pins that
  * disagree are told in `solution`, not refused.
  */
 export const makePlan = (input: PlanInput, fineness: { readonly finenessMm?: number } = {}): Result<Plan> => {
@@ -126,9 +164,12 @@ export const makePlan = (input: PlanInput, fineness: { readonly finenessMm?: num
   if (!kind.ok) return kind;
   const checked = checkMeasures(kind.value, input.form.measures);
   const drawn = checkOutline(kind.value, input);
-  const issues = [...checkInput(input), ...(checked.ok ? [] : checked.issues), ...drawn];
+  const issues = [...checkInput(input), ...checkHeld(input), ...(checked.ok ? [] : checked.issues), ...drawn];
   if (issues.length > 0) return err(...issues);
-  const { lay, ctx, solution } = solve(kind.value, input, fineness);
+  const { lay, ctx, solution, isSettled, wallMm } = solve(kind.value, input, fineness);
+  const found = solution.status === 'disagree' ? [] : checkFound(solution.values);
+  if (found.length > 0) return err(...found);
+  if (!isSettled) return err(issue('NOT_SETTLED', 'plan.chain.thickness'));
   const assumed: ChainQuantity[] = [];
   const orAssume = (link: 'size' | 'shrinkage', otherwise: number): number => {
     const known = solution.values[link];
@@ -138,7 +179,8 @@ export const makePlan = (input: PlanInput, fineness: { readonly finenessMm?: num
   const sizeMm = orAssume('size', nominalSize(kind.value, input));
   const along = orAssume('shrinkage', input.shrinkage.along);
   const s = axisShrinkage(along, ctx.acrossRatio);
-  const form = lay(sizeMm, s);
+  const form = isWithin(sizeMm, CHAIN_LIMITS.size) ? lay(sizeMm, s) : null;
+  if (!form) return err(cannotLay(input, wallMm));
   const values: PartialChain = { ...solution.values, size: sizeMm, shrinkage: along };
   const { grams, layers, arealLaid } = values;
   const weighed =

@@ -1,6 +1,8 @@
 import { formKind } from '../forms/kinds/registry';
 import { DRAGGED_FINENESS } from '../tolerances';
-import { makePlan, type Plan } from './makePlan';
+import type { Plan } from './makePlan';
+import { newPlan } from './newPlan';
+import { planOf } from './planOf';
 import type { PlanInput } from './planInput';
 
 /**
@@ -12,8 +14,18 @@ export const standInPlan = (input: PlanInput): Plan | null => {
   if (!kind.ok) return null;
   const { defaults, outline } = kind.value;
   const usual = { ...input.form, measures: defaults, outline: outline ?? null };
-  const made = makePlan({ ...input, form: usual });
-  return made.ok ? { ...made.value, measures: { ...defaults, ...input.form.measures } } : null;
+  const sameFelt = planOf({ ...input, form: usual });
+  const made = sameFelt.ok ? sameFelt : planOf(newPlan(kind.value));
+  if (!made.ok) return null;
+  // What is held is shown as it is held, so that it can be changed.
+  const held = Object.fromEntries(
+    Object.entries(input.chain).filter(([link]) => [...input.pinned, ...input.given].some(l => l === link)),
+  );
+  return {
+    ...made.value,
+    measures: { ...defaults, ...input.form.measures },
+    values: { ...made.value.values, ...held },
+  };
 };
 
 /** How finely outlines are offset while something is dragged, mm: by the size the piece had before. */

@@ -43,8 +43,8 @@ export interface LaidOf {
   readonly stepG: number;
 }
 
-/** More pieces alike than these are weighed as one list, over and over. */
-const MOST_LISTED = 200;
+/** More pieces alike, or more piles in all, than these are weighed as one list, over and over. */
+const MOST_LISTED = { pieces: 200, piles: 4000 } as const;
 
 const decorationPiles = (piece: number, decorations: readonly Decoration[]): readonly ScalePile[] =>
   decorations.flatMap(d =>
@@ -68,7 +68,9 @@ const decorationPiles = (piece: number, decorations: readonly Decoration[]): rea
  * beside the layers comes last. Each layer's piles sum to it exactly.
  */
 export const pileList = (weigh: WeighPlan, of: LaidOf): readonly ScalePile[] => {
-  const pieces = weigh.times <= MOST_LISTED ? weigh.times : 1;
+  const each = weigh.faces.reduce((sum, face) => sum + face.layers.length, 0);
+  const isListed = weigh.times <= MOST_LISTED.pieces && weigh.times * each <= MOST_LISTED.piles;
+  const pieces = isListed ? weigh.times : 1;
   return Array.from({ length: pieces }, (_, k) => [
     ...weigh.faces.flatMap((face, f) =>
       face.layers.flatMap((grams, l) => {

@@ -1,12 +1,15 @@
 import { Link2, Pin } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { type ChainQuantity, linksOf } from '../../core/chain/quantities';
+import { issueText } from '../../core/issues';
 import { originOf } from '../../core/plan/explain';
+import type { PlanInput } from '../../core/plan/planInput';
+import { refusalOf } from '../../core/plan/refusalOf';
 import type { Plan } from '../../core/plan/makePlan';
 import { setAxisShrinkage, setLink, togglePin } from '../../core/plan/setLink';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
 import type { PieceStage } from '../../session/pieceStage';
-import { NumberField } from '../../ui/NumberField';
+import { NumberField, type Read } from '../../ui/NumberField';
 import { reader, shrinkageReader } from '../../ui/readers';
 import { LINK, ORIGIN_WORDS } from './chainWords';
 import { FirmnessScale } from './FirmnessScale';
@@ -97,6 +100,17 @@ const useMoved = (shown: string): boolean => {
   return seen.moved;
 };
 
+/** A reader that also refuses a figure whose consequences no felt has, with what would follow. */
+const taking =
+  (input: PlanInput) =>
+  (read: (text: string) => Read, after: (value: number) => PlanInput) =>
+  (text: string): Read => {
+    const got = read(text);
+    if (!got.ok) return got;
+    const refused = refusalOf(input, after(got.value));
+    return refused.length > 0 ? { ok: false, why: refused.map(issueText).join(' ') } : got;
+  };
+
 const LinkField = ({ stage, plan, link, units }: RowProps) => {
   const { dimension, min, max, step } = LINK[link];
   const value = plan.values[link];
@@ -108,6 +122,7 @@ const LinkField = ({ stage, plan, link, units }: RowProps) => {
           /\.0$/,
           '',
         );
+  const takes = taking(stage.piece.plan);
   const follows = originOf(stage.piece.plan, plan, link) === 'follows';
   const moved = useMoved(shown);
   const put = (v: number): void =>
@@ -121,7 +136,7 @@ const LinkField = ({ stage, plan, link, units }: RowProps) => {
       hideLabel
       shown={shown}
       unit={homeUnit(dimension, units)}
-      read={reader(dimension, units, { min, max })}
+      read={takes(reader(dimension, units, { min, max }), v => setLink(stage.piece.plan, link, v))}
       onStep={n =>
         value !== undefined && put(Math.min(max, Math.max(min, Math.round(value / step + n) * step)))
       }

@@ -17,7 +17,7 @@ export const LINK: Readonly<
 > = {
   size: { label: 'Finished', dimension: 'length', min: 5, max: 20_000, step: 5 },
   shrinkage: { label: 'Shrinkage', dimension: 'share', min: 0, max: 0.94, step: 0.01 },
-  laidSize: { label: 'Laid', dimension: 'length', min: 5, max: 50_000, step: 5 },
+  laidSize: { label: 'Laid', dimension: 'length', min: 5, max: 20_000, step: 5 },
   grams: { label: 'Wool in all', dimension: 'mass', min: 0.1, max: 50_000, step: 1 },
   arealLaid: { label: 'Laid weight', dimension: 'areal', min: 1, max: 20_000, step: 10 },
   layers: { label: 'Layers per face', dimension: 'count', min: 1, max: 60, step: 1 },

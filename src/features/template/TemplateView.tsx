@@ -147,7 +147,7 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
   const [first, last] = [sheets.sheets[0], sheets.sheets.at(-1)];
   const box =
     first && last ? { ...last.window, minX: first.window.minX, minY: first.window.minY } : scene.box;
-  const n = sheets.sheets.length;
+  const n = sheets.rows * sheets.columns;
   return (
     <StageLayout
       label="Template"
@@ -221,8 +221,17 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
               {sheets.columns} across, {sheets.rows} down, {sheets.landscape ? 'lying' : 'upright'}
             </span>
           </p>
+          {!sheets.isPrintable && (
+            <p className="border-l-4 border-now pl-3">
+              Too many sheets to tape together. Save the DXF or SVG and have it plotted on a roll.
+            </p>
+          )}
           <div className="flex flex-wrap gap-2">
-            <Button look="main" onClick={() => void pdf()} disabled={progress !== null}>
+            <Button
+              look="main"
+              onClick={() => void pdf()}
+              disabled={progress !== null || !sheets.isPrintable}
+            >
               Save PDF
             </Button>
             <Button onClick={svg}>Save SVG</Button>

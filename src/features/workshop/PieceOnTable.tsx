@@ -23,8 +23,17 @@ export interface Laid {
   readonly wool: Wool | null;
 }
 
-/** Works out how a piece lies on the table now. */
+/** Works out how a piece lies on the table now. Never throws: what cannot be drawn is shown as to be mended. */
 export const laidOut = (piece: Piece, log: readonly Entry[], wool: Wool | null): Laid => {
+  try {
+    return lay(piece, log, wool);
+  } catch {
+    const stage = stageOf(log, piece.result.finishedAt);
+    return { piece, plan: null, scene: null, stage, progress: null, wool };
+  }
+};
+
+const lay = (piece: Piece, log: readonly Entry[], wool: Wool | null): Laid => {
   const made = planOf(piece.plan);
   const stage = stageOf(log, piece.result.finishedAt);
   if (!made.ok) return { piece, plan: null, scene: null, stage, progress: null, wool };

@@ -6,7 +6,9 @@ import { useLogs } from '../../session/useLogs';
 import { usePieces, useSettings, useWools } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 import { buttonClass } from '../../ui/Button';
+import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
+import { BrokenPiece } from './BrokenPiece';
 import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
@@ -101,7 +103,9 @@ export const WorkshopView = () => {
       <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
         {all.map(laid => (
           <li key={laid.piece.id}>
-            <PieceOnTable laid={laid} pxPerMm={pxPerMm} units={units} />
+            <Guarded instead={why => <BrokenPiece piece={laid.piece} why={why} />}>
+              <PieceOnTable laid={laid} pxPerMm={pxPerMm} units={units} />
+            </Guarded>
           </li>
         ))}
       </ul>
