@@ -2,16 +2,20 @@ import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
+import { notices } from './scripts/notices';
 
 /** Parts of the PDF library that we never call (HTML and canvas rendering). */
 const nothing = fileURLToPath(new URL('./src/files/nothing.ts', import.meta.url));
 
+/** Licences of all that is shipped. */
+const licences = notices();
+
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), licences.page()],
   html: { cspNonce: '__CSP_NONCE__' },
   resolve: { alias: { html2canvas: nothing, canvg: nothing, dompurify: nothing } },
   optimizeDeps: { include: ['jspdf'] },
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [licences.worker()] },
   build: {
     assetsInlineLimit: 0,
     target: 'es2023',

@@ -38,7 +38,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   },
   ui: {
     below: ['core', 'drawing'],
-    packages: ['echarts', 'lucide-react', 'radix-ui', 'react'],
+    packages: ['echarts', 'lucide-react', 'radix-ui', 'react', 'virtua'],
     why: 'Shared controls know neither records nor the session.',
   },
   session: {

@@ -54,7 +54,7 @@ export const install = () =>
 
 export const build = () =>
   once('build', {
-    from: ['package-lock.json', 'vite.config.ts', 'index.html', 'src', 'public'],
+    from: ['package-lock.json', 'vite.config.ts', 'scripts/notices.ts', 'index.html', 'src', 'public'],
     needs: 'dist/index.html',
     work: () => {
       console.log('Building …');

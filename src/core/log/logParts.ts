@@ -12,6 +12,7 @@ const isLaying = (entry: LogEntry): entry is LayEntry => entry.act.kind === 'lay
 /** Ids of what stands beside the bench (piles weighed, layers laid), of undos of that, and of undos of those. */
 const besideBench = (log: readonly LogEntry[]): ReadonlySet<string> => {
   const found = new Set(log.filter(e => placeOf(e.act.kind) === 'beside').map(e => e.id));
+  if (found.size === 0) return found;
   for (const e of log.toSorted((a, b) => a.seq - b.seq))
     if (e.act.kind === 'undo' && found.has(e.act.of)) found.add(e.id);
   return found;
@@ -20,6 +21,7 @@ const besideBench = (log: readonly LogEntry[]): ReadonlySet<string> => {
 /** The log of the bench: all but weighing and laying, and what took those back. */
 export const benchLog = <E extends LogEntry>(log: readonly E[]): readonly E[] => {
   const beside = besideBench(log);
+  if (beside.size === 0) return log;
   return log.filter(e => !beside.has(e.id));
 };
 

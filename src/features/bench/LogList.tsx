@@ -1,57 +1,83 @@
+import { memo, useMemo } from 'react';
 import { actWords } from '../../core/acts/act';
 import type { Spoken } from '../../core/acts/actSpec';
 import { standing } from '../../core/log/standing';
-import type { Entry } from '../../records/entry';
+import type { LogEntry } from '../../core/log/entry';
 import { Button } from '../../ui/Button';
+import { LongList } from '../../ui/LongList';
 
-const time = (at: string): string => {
-  const d = new Date(at);
-  return d.toLocaleString(undefined, {
-    month: 'short',
-    day: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  });
-};
+/** Longer logs scroll in a window of their own, and only what is in sight of them is drawn. */
+const MOST_DRAWN = 40;
+const ROW_PX = 64;
 
-/** The log, newest first. Any entry can be taken back, not only the last. */
-export const LogList = ({
-  entries,
-  spoken,
-  onTakeBack,
-}: {
-  readonly entries: readonly Entry[];
+const clock = new Intl.DateTimeFormat(undefined, {
+  month: 'short',
+  day: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+  hourCycle: 'h23',
+});
+
+interface RowProps {
+  readonly entry: LogEntry;
   readonly spoken: Spoken;
   readonly onTakeBack: (entryId: string) => void;
-}) => {
-  const log = standing(entries).toReversed();
+}
+
+const Row = ({ entry, spoken, onTakeBack }: RowProps) => {
+  const words = actWords(entry.act, spoken);
+  return (
+    <>
+      <span className="w-28 shrink-0 text-chalk whitespace-nowrap">{clock.format(new Date(entry.at))}</span>
+      <span className="flex-1">{words}</span>
+      <Button
+        look="bare"
+        size="wet"
+        className="!text-base !font-normal text-chalk"
+        aria-label={`Take back: ${words}`}
+        onClick={() => onTakeBack(entry.id)}
+      >
+        Take back
+      </Button>
+    </>
+  );
+};
+
+const ROW = 'flex min-h-16 items-center gap-3 border-b border-rim';
+
+/** The log, newest first. Any entry can be taken back, not only the last. */
+export const LogList = memo(function LogList({
+  entries,
+  ...row
+}: Omit<RowProps, 'entry'> & { readonly entries: readonly LogEntry[] }) {
+  const log = useMemo(() => standing(entries).toReversed(), [entries]);
   return (
     <section aria-labelledby="log-title" className="order-4 min-h-0">
       <h2 id="log-title" className="text-lg font-semibold">
-        Log
+        Log{log.length > MOST_DRAWN && <span className="font-normal text-chalk">, {log.length} entries</span>}
       </h2>
-      <ol className="text-base">
-        {log.map(e => {
-          const words = actWords(e.act, spoken);
-          return (
-            <li key={e.id} className="flex min-h-16 items-center gap-3 border-b border-rim">
-              <span className="w-28 shrink-0 text-chalk whitespace-nowrap">{time(e.at)}</span>
-              <span className="flex-1">{words}</span>
-              <Button
-                look="bare"
-                size="wet"
-                className="!text-base !font-normal text-chalk"
-                aria-label={`Take back: ${words}`}
-                onClick={() => onTakeBack(e.id)}
-              >
-                Take back
-              </Button>
+      {log.length > MOST_DRAWN ? (
+        <LongList
+          className="max-h-[32rem] text-base"
+          testId="long-log"
+          items={log}
+          rowPx={ROW_PX}
+          row={entry => (
+            <div key={entry.id} className={ROW}>
+              <Row entry={entry} {...row} />
+            </div>
+          )}
+        />
+      ) : (
+        <ol className="text-base">
+          {log.map(entry => (
+            <li key={entry.id} className={ROW}>
+              <Row entry={entry} {...row} />
             </li>
-          );
-        })}
-        {log.length === 0 && <li className="text-chalk">Nothing yet. Lay it out, then wet it.</li>}
-      </ol>
+          ))}
+          {log.length === 0 && <li className="text-chalk">Nothing yet. Lay it out, then wet it.</li>}
+        </ol>
+      )}
     </section>
   );
-};
+});

@@ -22,5 +22,10 @@ export const Cautions = () => (
         <li key={text}>{text}</li>
       ))}
     </ul>
+    <p className="mt-2 text-sm">
+      <a href="/licences.txt" className="underline">
+        Licences of what Jorrit is made of
+      </a>
+    </p>
   </section>
 );
