@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vitest/config';
-import { notices } from './scripts/notices';
+import { notices } from './scripts/notices.ts';
 
 /** Parts of the PDF library that we never call (HTML and canvas rendering). */
 const nothing = fileURLToPath(new URL('./src/files/nothing.ts', import.meta.url));

@@ -1,15 +1,9 @@
 import { Toast } from 'radix-ui';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
 import { useHistory } from '../session/history';
 import { type Notice, type Notify, NotifyContext, storeFailure } from '../session/notices';
-import {
-  type Shortcut,
-  ShortcutContext,
-  type ShortcutList,
-  type ShortcutRegistry,
-  useShortcuts,
-} from '../session/shortcuts';
+import { type Shortcut, makeShortcuts, ShortcutContext, useShortcuts } from '../session/shortcuts';
 import { useChangeSettings } from '../session/useChanges';
 import { useSettings } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
@@ -124,18 +118,15 @@ const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () 
   );
 };
 
-const useRegistry = () => {
-  const [lists, setLists] = useState<readonly ShortcutList[]>([]);
-  const registry = useMemo<ShortcutRegistry>(
-    () => ({
-      add: list => {
-        setLists(was => [...was, list]);
-        return () => setLists(was => was.filter(l => l !== list));
-      },
-    }),
-    [],
-  );
-  return { lists, registry };
+/** The keys of what is shown here, heard while this page is. */
+const useKeyboard = () => {
+  const [shortcuts] = useState(makeShortcuts);
+  useEffect(() => {
+    window.addEventListener('keydown', shortcuts.onKey);
+    return () => window.removeEventListener('keydown', shortcuts.onKey);
+  }, [shortcuts]);
+  const lists = useSyncExternalStore(shortcuts.subscribe, shortcuts.all);
+  return { shortcuts, lists };
 };
 
 const GlobalKeys = ({ onHelp }: { readonly onHelp: () => void }) => {
@@ -202,7 +193,7 @@ export const Shell = ({
   const dark = useTheme();
   const [notice, setNotice] = useState<Notice | null>(null);
   const [help, setHelp] = useState(false);
-  const { lists, registry } = useRegistry();
+  const { lists, shortcuts } = useKeyboard();
   const openHelp = useCallback(() => setHelp(true), []);
   const notify = useMemo<Notify>(
     () => ({ tell: setNotice, failed: error => setNotice(storeFailure(error)) }),
@@ -210,7 +201,7 @@ export const Shell = ({
   );
   return (
     <NotifyContext value={notify}>
-      <ShortcutContext value={registry}>
+      <ShortcutContext value={shortcuts}>
         <div className="flex h-full flex-col">
           <a href="#view" className="sr-only focus:not-sr-only">
             To the view

@@ -10,8 +10,6 @@ export const IsoTime = z.iso.datetime({ offset: true });
 export const figure = ({ least, most }: Limit) => z.number().min(least).max(most);
 /** A count within its limits. */
 export const count = ({ least, most }: Limit) => z.number().int().min(least).max(most);
-/** Text of a person: no control characters but tab and line ends, so that it stands in every file. */
-export const text = (most: number) => z.string().max(most);
 
 /** What every kept record carries. `revision` counts its changes, so that an older copy never replaces a newer. */
 export const kept = {

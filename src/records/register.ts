@@ -1,12 +1,6 @@
 import type { Kept } from './common';
 import type { Kind, Reference } from './kind';
-import { pieceKind } from './piece';
-import { recipeKind } from './recipe';
-import { swatchKind } from './swatch';
-import { woolKind } from './wool';
-
-/** Every kind of record that is kept, exported and merged: a new one is one file, and one line here. */
-export const KINDS: ReadonlyArray<Kind<Kept>> = [pieceKind, woolKind, swatchKind, recipeKind];
+import { KINDS } from './kinds';
 
 /** The kind of a record; null for one that the register does not know. */
 export const kindOf = (record: Kept): Kind<Kept> | null => KINDS.find(k => k.is(record)) ?? null;

@@ -19,8 +19,6 @@ export interface Snapshot {
   readonly unread: readonly Unread[];
 }
 
-export const NOTHING: Snapshot = { records: [], entries: [], unread: [] };
-
 /** The records of one kind. */
 export const ofKind = <T extends Kept>(records: readonly Kept[], kind: Kind<T>): readonly T[] =>
   records.filter(kind.is);

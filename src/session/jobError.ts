@@ -2,7 +2,7 @@ import { type Issue, issueText } from '../core/issues';
 import type { Result } from '../core/result';
 
 /** A job that gave no value: so a query keeps it as a failure that can be tried again, never as an answer of nothing. */
-export class JobError extends Error {
+class JobError extends Error {
   readonly issues: readonly Issue[];
   constructor(issues: readonly Issue[]) {
     super(issues.map(issueText).join(' '));

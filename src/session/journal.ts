@@ -4,7 +4,7 @@ import type { Kept } from '../records/common';
 import { type Entry, ENTRY_VERSION, entrySpec } from '../records/entry';
 import type { Kind } from '../records/kind';
 import { loadRecord, type RecordSpec } from '../records/migrate';
-import { KINDS } from '../records/register';
+import { KINDS } from '../records/kinds';
 import { type Settings, settingsSpec } from '../records/settings';
 import type { NewEntry, Store } from '../store/store';
 import { StoreError } from '../store/storeError';

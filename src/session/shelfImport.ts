@@ -24,7 +24,7 @@ const withLines = (notes: string, lines: readonly string[]): string => {
 };
 
 /** A row onto a wool: what the row says, and only that; an empty cell changes nothing. */
-export const withRow = (
+const withRow = (
   wool: Wool,
   row: WoolRow,
   of: { readonly now: string; readonly left: number | null },

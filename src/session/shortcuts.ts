@@ -15,12 +15,6 @@ export interface ShortcutList {
   readonly current: readonly Shortcut[];
 }
 
-export interface ShortcutRegistry {
-  readonly add: (list: ShortcutList) => () => void;
-}
-
-export const ShortcutContext = createContext<ShortcutRegistry>({ add: () => () => undefined });
-
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
@@ -42,36 +36,50 @@ const pressed = (e: KeyboardEvent): string => {
   return `${control ? 'Ctrl+' : ''}${shift ? 'Shift+' : ''}${key}`;
 };
 
-/** The views that listen, the newest last: it is asked first. */
-const listening: ShortcutList[] = [];
-
-const onKey = (e: KeyboardEvent): void => {
-  if (e.defaultPrevented || e.altKey || (isTyping(e.target) && e.key !== 'Escape')) return;
-  if (takesKey(e.target, e.key) || document.querySelector('[role=dialog]')) return;
-  const name = pressed(e);
-  const hit = listening
-    .toReversed()
-    .flatMap(view => view.current)
-    .find(s => s.keys.includes(name));
-  if (!hit) return;
-  e.preventDefault();
-  if (!e.repeat || hit.repeats) hit.run();
+/** The keys of all views that are shown, the newest last: it is asked first. */
+export const makeShortcuts = () => {
+  let listening: readonly ShortcutList[] = [];
+  const listeners = new Set<() => void>();
+  const set = (next: readonly ShortcutList[]): void => {
+    listening = next;
+    for (const l of listeners) l();
+  };
+  return {
+    add: (list: ShortcutList): (() => void) => {
+      set([...listening, list]);
+      return () => set(listening.filter(l => l !== list));
+    },
+    all: (): readonly ShortcutList[] => listening,
+    subscribe: (l: () => void) => {
+      listeners.add(l);
+      return () => void listeners.delete(l);
+    },
+    /** Does what a pressed key stands for. Plain keys are left alone while something is typed. */
+    onKey: (e: KeyboardEvent): void => {
+      if (e.defaultPrevented || e.altKey || (isTyping(e.target) && e.key !== 'Escape')) return;
+      if (takesKey(e.target, e.key) || document.querySelector('[role=dialog]')) return;
+      const name = pressed(e);
+      const hit = listening
+        .toReversed()
+        .flatMap(view => view.current)
+        .find(s => s.keys.includes(name));
+      if (!hit) return;
+      e.preventDefault();
+      if (!e.repeat || hit.repeats) hit.run();
+    },
+  };
 };
 
-/** Listens for the keys of a view while it is shown. Plain keys are left alone while something is typed. */
+export type Shortcuts = ReturnType<typeof makeShortcuts>;
+
+export const ShortcutContext = createContext<Shortcuts | null>(null);
+
+/** Listens for the keys of a view while it is shown. */
 export const useShortcuts = (list: readonly Shortcut[]): void => {
   const current = useRef(list);
-  const registry = useContext(ShortcutContext);
+  const shortcuts = useContext(ShortcutContext);
   useEffect(() => {
     current.current = list;
   });
-  useEffect(() => registry.add(current), [registry]);
-  useEffect(() => {
-    if (listening.length === 0) window.addEventListener('keydown', onKey);
-    listening.push(current);
-    return () => {
-      listening.splice(listening.indexOf(current), 1);
-      if (listening.length === 0) window.removeEventListener('keydown', onKey);
-    };
-  }, []);
+  useEffect(() => shortcuts?.add(current), [shortcuts]);
 };

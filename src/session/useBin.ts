@@ -1,6 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import type { Kept } from '../records/common';
-import { kindOf, KINDS } from '../records/register';
+import { KINDS } from '../records/kinds';
+import { kindOf } from '../records/register';
 import { changeRecord } from './changes';
 import { useNotify } from './notices';
 import { useWorkshop } from './workshop';

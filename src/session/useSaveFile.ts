@@ -2,7 +2,7 @@ import { useCallback, useState } from 'react';
 import { issueText } from '../core/issues';
 import { download } from '../files/download';
 import { pieceKind } from '../records/piece';
-import { KINDS } from '../records/register';
+import { KINDS } from '../records/kinds';
 import { ofKind, type Snapshot } from '../records/snapshot';
 import { namedAttachments } from '../store/attachments';
 import { valueOf } from './jobError';

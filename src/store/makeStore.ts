@@ -1,7 +1,7 @@
 import type { Kept } from '../records/common';
 import type { Kind } from '../records/kind';
 import { isObject } from '../records/migrate';
-import { KINDS } from '../records/register';
+import { KINDS } from '../records/kinds';
 import type { Backend } from './backend';
 import { idbBackend } from './idbBackend';
 import { listeners } from './listeners';

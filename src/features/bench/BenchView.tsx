@@ -58,6 +58,16 @@ const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly
   </div>
 );
 
+/** The forecast has failed: the advice goes by common practice meanwhile, and it is asked again at a tap. */
+const NoForecast = (props: { readonly text: string; readonly again: () => void }) => (
+  <div role="alert" className="order-1 flex items-center gap-3 border-l-4 border-wanted pl-3">
+    <p className="flex-1">No forecast: {props.text} The advice goes by common practice.</p>
+    <Button size="wet" onClick={props.again}>
+      Try again
+    </Button>
+  </div>
+);
+
 const nextPetal = (acting: Acting, advice: Advice) =>
   acting.act?.kind === 'roll' ? acting.act : advice.act === 'roll' ? advice : null;
 
@@ -133,6 +143,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
         <RecipeStrip recipe={stage.piece.recipe} standing={standing} bench={bench} />
         <OpenFaults state={state} onLog={acting.log} />
         <AdviceLine standing={standing} stage={stage} />
+        {standing.failure && <NoForecast {...standing.failure} />}
         <Gates standing={standing} plan={plan} onLog={acting.log} />
         <div className="order-3 grid flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2 lg:min-h-0">
           <figure className="flex h-80 flex-col sm:h-[26rem] lg:h-full lg:max-h-[28rem] lg:min-h-72">

@@ -9,6 +9,7 @@ import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useAddWool } from '../../session/useChanges';
 import { useSettings, useWools } from '../../session/useRecords';
+import { textOf } from '../../files/textOf';
 import { useGramsLeft } from '../../session/useShelf';
 import { useShelfImport } from '../../session/useShelfImport';
 import { Button, buttonClass } from '../../ui/Button';
@@ -43,7 +44,8 @@ const useTable = () => {
   const [problems, setProblems] = useState<ReadShelf['problems']>([]);
   const [said, setSaid] = useState<string | null>(null);
   const read = async (file: File): Promise<void> => {
-    const got = readShelfCsv(await file.text());
+    const text = textOf(new Uint8Array(await file.arrayBuffer()));
+    const got = text.ok ? readShelfCsv(text.value) : text;
     setProblems(got.ok ? got.value.problems : got.issues);
     setSaid(null);
     if (!got.ok) return;

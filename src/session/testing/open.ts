@@ -30,7 +30,7 @@ export const handClock = (at = '2026-03-01T10:00:00.000Z') => {
 };
 
 /** Names that count up, so that two workshops can be told apart. */
-export const countedChance = (prefix: string): Chance => {
+const countedChance = (prefix: string): Chance => {
   let made = 0;
   const next = (): number => (made += 1);
   return { newId: () => `${prefix}-${next()}`, seed: next };
