@@ -34,6 +34,8 @@ export default defineConfig({
   },
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
+    // Nothing under test keeps state of its own beyond what it is handed: a fresh process for each file would show nothing more.
+    isolate: false,
     // Simulations and properties take seconds on a machine that is busy with something else as well.
     testTimeout: 60_000,
   },

@@ -1,10 +1,3 @@
-import { seeded } from '../src/core/evenness/random';
-import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium } from '@playwright/test';
-import { BROWSER_FLAGS, browserPath } from '../scripts/browser.mjs';
 import { expect, test } from './jorrit';
 
 const BENCH = '/pieces/sample-kelp-cosy/bench';
@@ -207,78 +200,6 @@ test('lopsided work is told, with the direction that lags next', async ({ page }
   await page.goto('/pieces/sample-square-pad/bench');
   await expect(page.getByText('Lopsided: across is behind along.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Next' })).toContainText('Roll 30 across');
-});
-
-/** A browser of its own, with a profile that outlives it. */
-const startBrowser = async (profile: string) => {
-  const child = spawn(
-    browserPath() ?? '',
-    [
-      ...BROWSER_FLAGS,
-      '--headless',
-      '--remote-debugging-port=0',
-      `--user-data-dir=${profile}`,
-      'about:blank',
-    ],
-    { detached: true },
-  );
-  const address = await new Promise<string>((resolve, reject) => {
-    let said = '';
-    child.stderr.on('data', (chunk: Buffer) => {
-      said += chunk.toString();
-      const found = /DevTools listening on (ws:\S+)/.exec(said)?.[1];
-      if (found) resolve(found);
-    });
-    child.once('exit', () => reject(new Error(said)));
-  });
-  const browser = await chromium.connectOverCDP(address);
-  const page = await (browser.contexts()[0] ?? (await browser.newContext())).newPage();
-  const kill = async (): Promise<void> => {
-    const gone = new Promise(resolve => child.once('exit', resolve));
-    // The whole group: the browser and the processes that hold its files.
-    process.kill(-(child.pid ?? 0), 'SIGKILL');
-    await gone;
-  };
-  return { page, kill };
-};
-
-/** How often the browser is killed; KILLS=100 for the long run. */
-const KILLS = Number(process.env['KILLS'] ?? 8);
-
-test('the browser is killed at any moment of the bench: nothing acknowledged is lost or doubled', async ({
-  baseURL,
-}) => {
-  test.setTimeout(30_000 + KILLS * 12_000);
-  const profile = mkdtempSync(join(tmpdir(), 'bench-'));
-  const random = seeded(23);
-  let acknowledged = 480;
-  for (let round = 0; round <= KILLS; round += 1) {
-    const { page, kill } = await startBrowser(profile);
-    await page.goto(`${baseURL}${BENCH}`);
-    // What was shown as done is there; at most the one set that was under way may have been kept as well.
-    const rolls = page.locator('figcaption');
-    await expect(rolls).toContainText(new RegExp(`^(${acknowledged}|${acknowledged + 30}) rolls`));
-    acknowledged = parseInt((await rolls.textContent()) ?? '', 10);
-    if (round === KILLS) {
-      await kill();
-      break;
-    }
-    const work = (async () => {
-      for (;;) {
-        // The advice may ask for something else; the set is rolled all the same.
-        await page.getByRole('radio', { name: 'Roll', exact: true }).click();
-        await page.getByRole('radio', { name: '30', exact: true }).click();
-        await page.getByRole('button', { name: /^Done Roll 30/ }).click();
-        await expect(rolls).toContainText(`${acknowledged + 30} rolls`);
-        acknowledged += 30;
-      }
-    })().catch(() => undefined);
-    await new Promise(resolve => setTimeout(resolve, 300 + 2700 * random()));
-    await kill();
-    await work;
-  }
-  // Enough was done for the moments to fall in the middle of something.
-  expect(acknowledged).toBeGreaterThan(480 + 30 * (KILLS / 4));
 });
 
 test('what was tapped counts, though the page is left in the same moment', async ({ page }) => {

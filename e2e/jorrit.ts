@@ -76,9 +76,17 @@ export const tabTo = async (page: Page, target: Locator): Promise<void> => {
 export const stage = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name });
 
+/** Goes where a new piece is begun: by the links where a view is open already. */
+const toNewPiece = async (page: Page): Promise<void> => {
+  const table = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Table' });
+  if (!(await table.isVisible())) return void (await page.goto('/new'));
+  await table.click();
+  await page.getByRole('link', { name: 'New piece' }).click();
+};
+
 /** Begins a new piece by its tile. */
 export const begin = async (page: Page, title: string): Promise<void> => {
-  await page.goto('/new');
+  await toNewPiece(page);
   await page
     .getByRole('listitem')
     .filter({ has: page.getByText(title, { exact: true }) })

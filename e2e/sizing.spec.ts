@@ -132,7 +132,14 @@ test('a template of hundreds of sheets tells how far it is, and can be cancelled
   await type(page, 'Length', '500');
   await type(page, 'Width', '450');
   await stage(page, 'Template').click();
-  await expect(page.getByText(/^\d{3,4} sheets/)).toBeVisible();
+  // More than anybody glues together: that is said, and nothing is begun.
+  await expect(page.getByText(/^\d{4} sheets|more than/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save PDF' })).toBeDisabled();
+  await stage(page, 'Plan').click();
+  await type(page, 'Length', '300');
+  await type(page, 'Width', '260');
+  await stage(page, 'Template').click();
+  await expect(page.getByText(/^[1-4]\d\d sheets/)).toBeVisible();
   await page.getByRole('button', { name: 'Save PDF' }).click();
   await expect(page.getByText(/Drawing sheet [1-9]\d* of \d{3,4}/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();

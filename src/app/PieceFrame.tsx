@@ -14,7 +14,7 @@ import { refusalOf } from '../core/plan/refusalOf';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
 import type { Told } from '../session/changes';
-import { useAddPiece, useChangePiece } from '../session/useChanges';
+import { useAddPiece, useChangePiece, useDeletePiece } from '../session/useChanges';
 import { benchLog, layings, weighings } from '../core/log/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
@@ -46,7 +46,7 @@ const usePieceActs = (piece: Piece) => {
   const { chance, nowIso } = useWorkshop();
   const saveFile = useSaveFile();
   const navigate = useNavigate();
-  const change = useChangePiece();
+  const deletePiece = useDeletePiece();
   const add = useAddPiece();
   const { undo } = useUndo();
   const { tell, failed } = useNotify();
@@ -73,7 +73,7 @@ const usePieceActs = (piece: Piece) => {
     add(copy).then(() => navigate(`/pieces/${copy.id}/plan`), failed);
   };
   const remove = (): void => {
-    change(piece.id, p => ({ ...p, deletedAt: nowIso() }), { label: `delete ${piece.name}` });
+    deletePiece(piece, `delete ${piece.name}`);
     tell({
       text: `${piece.name} is off the table.`,
       action: { label: 'Undo', run: undo },

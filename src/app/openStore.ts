@@ -59,11 +59,14 @@ const mark = async (store: Store, notes: Notes, chance: Chance): Promise<Marker>
   const found = foundBy(remembered, { isEmpty, hasMeta: known !== null });
   const meta = known ?? { id: chance.newId(), since: nowIso() };
   if (!known) await store.setMeta(meta);
-  const own = snapshot.records.some(r => !r.sample);
+  const own = snapshot.records.some(r => !r.sample || r.revision > 1);
+  const lostAt = found === 'lost' ? nowIso() : (remembered?.lostAt ?? null);
+  const lastOwnAt = remembered?.ownAt ?? null;
   const marker: Marker = {
     id: meta.id,
-    ownAt: found === 'lost' ? (remembered?.ownAt ?? null) : own ? (remembered?.ownAt ?? nowIso()) : null,
-    lostAt: found === 'lost' ? nowIso() : (remembered?.lostAt ?? null),
+    // What was lost goes on being told of, until something is done about it.
+    ownAt: own ? (lastOwnAt ?? nowIso()) : lostAt === null ? null : lastOwnAt,
+    lostAt,
   };
   writeMarker(notes, marker);
   return marker;

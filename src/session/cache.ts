@@ -2,6 +2,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import type { Kept } from '../records/common';
 import { type Entry, LOG_TABLE } from '../records/entry';
 import type { Kind } from '../records/kind';
+import type { Unread } from '../records/snapshot';
 import type { Settings } from '../records/settings';
 import type { Store, StoreChange } from '../store/store';
 
@@ -87,6 +88,12 @@ export const makeCache = (client: QueryClient, store: Store) => {
     ...forEver,
   });
 
+  const unread = () => ({
+    queryKey: ['unread'] as const,
+    queryFn: async (): Promise<readonly Unread[]> => (await store.snapshot()).unread,
+    ...forEver,
+  });
+
   const shown = <T extends Kept>(kind: Kind<T>, id: string): T | null =>
     client.getQueryData<T | null>(oneKey(kind.table, id)) ??
     client.getQueryData<readonly T[]>([kind.table])?.find(r => r.id === id) ??
@@ -115,6 +122,7 @@ export const makeCache = (client: QueryClient, store: Store) => {
     entries,
     allEntries,
     settings,
+    unread,
     shown,
     show,
     showSettings: (next: Settings): void => void client.setQueryData<Settings>([SETTINGS], next),

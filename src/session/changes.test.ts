@@ -64,6 +64,18 @@ describe('a change of a record', () => {
     expect(await store.get(pieceKind, 'p1')).toEqual(aPiece('p1'));
   });
 
+  it('is kept as it was shown, though it reads the clock, and is undone as that', async () => {
+    const { store, one } = await twoTabs();
+    let second = 10;
+    const deleted = (p: Piece): Piece => ({ ...p, deletedAt: `2026-03-01T10:00:${(second += 1)}.000Z` });
+    const settled = change(one, deleted);
+    const shown = one.cache.shown(pieceKind, 'p1')?.deletedAt;
+    await settled;
+    expect((await store.get(pieceKind, 'p1'))?.deletedAt).toBe(shown);
+    expect(await one.history.undo()).toEqual({ label: 'change', overtaken: 0 });
+    expect((await store.get(pieceKind, 'p1'))?.deletedAt).toBeNull();
+  });
+
   it('is undone figure by figure: what another tab has changed since stays', async () => {
     const { store, one, two } = await twoTabs();
     await change(one, grams(40));

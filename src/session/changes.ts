@@ -90,7 +90,10 @@ export const changeRecord = async <T extends Kept>(
   const noted = Object.fromEntries(patch.map(({ path: [field = ''] }) => [field, Reflect.get(after, field)]));
   const durable = journal.note(kind.kind, before, noted);
   try {
-    const kept = await store.update(kind, id, change);
+    // What was shown is what is kept: the change is made anew only on a record that has moved on meanwhile.
+    const kept = await store.update(kind, id, record =>
+      patchBetween(before, record).length === 0 ? { ...after, updatedAt: record.updatedAt } : change(record),
+    );
     durable();
     if (settled() && kept) cache.show(kind.table, kept);
     return null;

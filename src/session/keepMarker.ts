@@ -15,8 +15,8 @@ export const keepMarker = ({ store, notes, nowIso, clock }: Workshop, opened: Ma
   let last = 0;
   if (opened?.ownAt) askToPersist();
   store.subscribe(({ record, entry }) => {
-    const isOwn = (record && !record.sample) || entry !== undefined;
-    if (!isOwn || clock.nowMs() - last < EVERY_MS) return;
+    // What was put in all at once, as the sample is, tells of no one record; what a hand changed does, on a sample piece too.
+    if (!(record ?? entry) || clock.nowMs() - last < EVERY_MS) return;
     const marker = readMarker(notes);
     if (!marker) return;
     if (last === 0 && !opened?.ownAt) askToPersist();

@@ -40,6 +40,24 @@ export const useChangeSwatch = (): Change<Swatch> => useChange(swatchKind);
 /** Changes a recipe of the maker's own, as a piece is changed. */
 export const useChangeRecipe = (): Change<OwnRecipe> => useChange(recipeKind);
 
+/** Deletes a record: it goes to the bin, and undo brings it back. */
+const useDelete = <T extends Kept>(kind: Kind<T>): ((record: T, label: string) => void) => {
+  const change = useChange(kind);
+  const { nowIso } = useWorkshop();
+  return useCallback(
+    (record, label) => {
+      const deletedAt = nowIso();
+      change(record.id, r => ({ ...r, deletedAt }), { label });
+    },
+    [change, nowIso],
+  );
+};
+
+export const useDeletePiece = (): ((piece: Piece, label: string) => void) => useDelete(pieceKind);
+export const useDeleteWool = (): ((wool: Wool, label: string) => void) => useDelete(woolKind);
+export const useDeleteSwatch = (): ((swatch: Swatch, label: string) => void) => useDelete(swatchKind);
+export const useDeleteRecipe = (): ((recipe: OwnRecipe, label: string) => void) => useDelete(recipeKind);
+
 const useAdd = <T extends Kept>(kind: Kind<T>): ((record: T) => Promise<void>) => {
   const workshop = useWorkshop();
   return useCallback(record => addRecord(workshop, kind, record), [workshop, kind]);

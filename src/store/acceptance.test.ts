@@ -390,6 +390,12 @@ describe('the browser’s database', () => {
       ['pieces', { ...aPiece('p2'), plan: { form: 7 } }],
       ['pieces', { ...aPiece('p3'), version: 99 }],
     ]);
+    const [damaged] = unread;
+    const write = (batch: object) => store.transact(() => ({ batch: { ...NO_BATCH, ...batch }, result: 0 }));
+    await write({ removeUnread: [damaged] });
+    expect((await store.snapshot()).unread).toHaveLength(1);
+    await write({ unread: [damaged] });
+    expect((await store.snapshot()).unread).toEqual(unread);
     const report = await readIn(store, [aPiece('p3', { revision: 50, name: 'from a file' })]);
     expect(report).toMatchObject({ added: 0, replaced: 0, kept: 1 });
     expect(await raw.get('pieces', 'p3')).toMatchObject({ version: 99, name: 'Piece p3' });

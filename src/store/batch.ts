@@ -11,6 +11,8 @@ export interface Batch {
   readonly removeEntries: readonly string[];
   /** What cannot be read and is kept as it is; only where nothing of its id is there. */
   readonly unread: readonly Unread[];
+  /** What cannot be read and goes. */
+  readonly removeUnread: readonly Unread[];
 }
 
 /** What is to be written, and what comes of it. */
@@ -19,6 +21,13 @@ export interface Planned<R> {
   readonly result: R;
 }
 
-export const NO_BATCH: Batch = { put: [], remove: [], entries: [], removeEntries: [], unread: [] };
+export const NO_BATCH: Batch = {
+  put: [],
+  remove: [],
+  entries: [],
+  removeEntries: [],
+  unread: [],
+  removeUnread: [],
+};
 
 export const isEmptyBatch = (batch: Batch): boolean => Object.values(batch).every(list => list.length === 0);

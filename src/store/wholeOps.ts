@@ -3,7 +3,7 @@ import { isObject } from '../records/migrate';
 import { entrySpec, LOG_TABLE } from '../records/entry';
 import type { Kept } from '../records/common';
 import type { Kind } from '../records/kind';
-import type { Snapshot } from '../records/snapshot';
+import type { Snapshot, Unread } from '../records/snapshot';
 import type { Attachment } from '../records/attachment';
 import { namedAttachments } from './attachments';
 import type { Tables } from './backend';
@@ -30,6 +30,12 @@ const tableOf = (kinds: Kinds, record: Kept): Kind<Kept> => {
   return kind;
 };
 
+/** The table and id of a record that cannot be read, where it has them and the table is known. */
+const placeOf = (kinds: Kinds, { table, raw }: Unread): { table: string; id: string; raw: object } | null => {
+  const isTable = table === LOG_TABLE || kinds.some(k => k.table === table);
+  return isTable && isObject(raw) && typeof raw['id'] === 'string' ? { table, id: raw['id'], raw } : null;
+};
+
 const write = async (kinds: Kinds, tables: Tables, batch: Batch): Promise<void> => {
   for (const record of batch.remove) await tables.remove(tableOf(kinds, record).table, record.id);
   for (const id of batch.removeEntries) await tables.remove(LOG_TABLE, id);
@@ -38,10 +44,14 @@ const write = async (kinds: Kinds, tables: Tables, batch: Batch): Promise<void> 
     await tables.put(kind.table, sound(kind, record));
   }
   for (const entry of batch.entries) await tables.put(LOG_TABLE, sound(entrySpec, entry));
-  for (const { table, raw } of batch.unread) {
-    const isKnown = table === LOG_TABLE || kinds.some(k => k.table === table);
-    if (!isKnown || !isObject(raw) || typeof raw['id'] !== 'string') continue;
-    if ((await tables.get(table, raw['id'])) === undefined) await tables.put(table, raw);
+  for (const unread of batch.removeUnread) {
+    const place = placeOf(kinds, unread);
+    if (place) await tables.remove(place.table, place.id);
+  }
+  for (const unread of batch.unread) {
+    const place = placeOf(kinds, unread);
+    if (place && (await tables.get(place.table, place.id)) === undefined)
+      await tables.put(place.table, place.raw);
   }
 };
 

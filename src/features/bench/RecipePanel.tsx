@@ -5,7 +5,7 @@ import type { RecipeStep } from '../../core/acts/recipeStep';
 import { newRecipe, recipeOf } from '../../records/recipe';
 import { useNotify } from '../../session/notices';
 import type { PieceStage } from '../../session/pieceStage';
-import { useAddRecipe, useChangeRecipe } from '../../session/useChanges';
+import { useAddRecipe, useChangeRecipe, useDeleteRecipe } from '../../session/useChanges';
 import { useRecipes } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
@@ -149,6 +149,7 @@ export const RecipePanel = (props: {
   const { recipe } = stage.piece;
   const recipes = useRecipes();
   const change = useChangeRecipe();
+  const deleteRecipe = useDeleteRecipe();
   const add = useAddRecipe();
   const { tell, failed } = useNotify();
   const { chance, nowIso } = useWorkshop();
@@ -170,7 +171,8 @@ export const RecipePanel = (props: {
     }, failed);
   };
   const forget = (): void => {
-    if (recipe) change(recipe.id, r => ({ ...r, deletedAt: nowIso() }), { label: `delete ${recipe.name}` });
+    const own = recipes.find(r => r.id === recipe?.id);
+    if (own) deleteRecipe(own, `delete ${own.name}`);
   };
   return (
     <PanelFrame

@@ -12,7 +12,7 @@ import { newSwatch, type Swatch } from '../../records/swatch';
 import type { Wool } from '../../records/wool';
 import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
-import { useAddSwatch, useChangeSwatch } from '../../session/useChanges';
+import { useAddSwatch, useChangeSwatch, useDeleteSwatch } from '../../session/useChanges';
 import { useSettings, useSwatches, useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { HeadRow } from '../../ui/HeadRow';
@@ -84,6 +84,7 @@ const SwatchRow = ({
   readonly at: number;
 }) => {
   const change = useChangeSwatch();
+  const deleteSwatch = useDeleteSwatch();
   const { nowIso } = useWorkshop();
   const lay = (key: keyof Swatch['laid'], value: number): void =>
     change(
@@ -91,11 +92,11 @@ const SwatchRow = ({
       s => ({ ...s, laid: { ...s.laid, [key]: key === 'layers' ? Math.round(value) : value } }),
       { label: `laid ${key}`, key: `laid ${key}` },
     );
-  const read = (key: keyof Swatch['result'], value: number | null): void =>
-    change(swatch.id, s => withReading(s, { [key]: value }, nowIso()), {
-      label: `dry ${key}`,
-      key: `dry ${key}`,
-    });
+  const read = (key: keyof Swatch['result'], value: number | null): void => {
+    const now = nowIso();
+    const label = `dry ${key}`;
+    change(swatch.id, s => withReading(s, { [key]: value }, now), { label, key: label });
+  };
   return (
     <li className="border-b border-rim py-2">
       <fieldset className="flex flex-wrap items-end gap-x-4 gap-y-1">
@@ -113,9 +114,7 @@ const SwatchRow = ({
           look="bare"
           className="ml-auto"
           aria-label={`Remove swatch ${at}`}
-          onClick={() =>
-            change(swatch.id, s => ({ ...s, deletedAt: nowIso() }), { label: 'remove a swatch' })
-          }
+          onClick={() => deleteSwatch(swatch, 'remove a swatch')}
         >
           Remove
         </Button>

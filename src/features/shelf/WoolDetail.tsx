@@ -5,7 +5,7 @@ import { woolsOf } from '../../records/piece';
 import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
 import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
-import { useChangeWool } from '../../session/useChanges';
+import { useChangeWool, useDeleteWool } from '../../session/useChanges';
 import { useExpectations } from '../../session/useExpectation';
 import { usePieces, useSettings } from '../../session/useRecords';
 import { useGramsLeft, useGramsWeighed } from '../../session/useShelf';
@@ -132,14 +132,13 @@ const UsedFor = ({ wool }: { readonly wool: Wool }) => {
 
 /** One wool: what it is, what is left of it, what it is expected to do, and what it was used for. */
 export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
-  const change = useChangeWool();
   const expect = useExpectations();
   const { undo } = useUndo();
   const { tell } = useNotify();
-  const { nowIso } = useWorkshop();
+  const deleteWool = useDeleteWool();
   const known = expect(wool);
   const remove = (): void => {
-    change(wool.id, w => ({ ...w, deletedAt: nowIso() }), { label: `take ${wool.name} off the shelf` });
+    deleteWool(wool, `take ${wool.name} off the shelf`);
     tell({ text: `${wool.name} is off the shelf.`, action: { label: 'Undo', run: undo } });
   };
   return (

@@ -2,16 +2,14 @@ import { Link } from 'react-router';
 import { fileName } from '../../files/download';
 import { onePiece } from '../../files/writeWorkshop';
 import type { Piece } from '../../records/piece';
-import { useChangePiece } from '../../session/useChanges';
+import { useDeletePiece } from '../../session/useChanges';
 import { useSaveFile } from '../../session/useSaveFile';
-import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
 
 /** A piece that cannot be drawn: it is mended in its plan, saved to a file, or deleted, from here. */
 export const BrokenPiece = ({ piece, why }: { readonly piece: Piece; readonly why: string }) => {
-  const change = useChangePiece();
+  const deletePiece = useDeletePiece();
   const { save } = useSaveFile();
-  const { nowIso } = useWorkshop();
   return (
     <div className="flex max-w-72 flex-col items-start gap-1.5 border-l-4 border-wanted p-1 pl-3">
       <Link to={`/pieces/${piece.id}/plan`} className="text-lg font-semibold underline">
@@ -29,13 +27,7 @@ export const BrokenPiece = ({ piece, why }: { readonly piece: Piece; readonly wh
         >
           Save piece
         </Button>
-        <Button
-          onClick={() =>
-            change(piece.id, p => ({ ...p, deletedAt: nowIso() }), { label: `delete ${piece.name}` })
-          }
-        >
-          Delete
-        </Button>
+        <Button onClick={() => deletePiece(piece, `delete ${piece.name}`)}>Delete</Button>
       </div>
     </div>
   );

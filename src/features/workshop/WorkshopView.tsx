@@ -1,15 +1,14 @@
 import { type CSSProperties, useMemo } from 'react';
 import { Link } from 'react-router';
-import { issueText } from '../../core/issues';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { useLogs } from '../../session/useLogs';
 import { usePieces, useSettings, useWools } from '../../session/useRecords';
-import { useWorkshop } from '../../session/workshop';
 import { buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
 import { BrokenPiece } from './BrokenPiece';
 import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
+import { Unreadable } from './Unreadable';
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
 const LARGEST_PX = 300;
@@ -68,17 +67,21 @@ export const WorkshopView = () => {
   useTitle('Table');
   const pieces = usePieces();
   const wools = useWools();
-  const { store } = useWorkshop();
   const { units } = useSettings();
   const ids = useMemo(() => (pieces ?? []).map(p => p.id), [pieces]);
   const logs = useLogs(ids);
   if (!pieces) return <p className="p-4">Reading …</p>;
-  if (pieces.length === 0) return <Empty />;
+  if (pieces.length === 0)
+    return (
+      <>
+        <Unreadable />
+        <Empty />
+      </>
+    );
   const all = pieces
     .map(p => laidOut(p, logs.get(p.id) ?? [], wools.find(w => w.id === p.woolId) ?? null))
     .toSorted((a, b) => ORDER[a.stage] - ORDER[b.stage] || (a.piece.updatedAt < b.piece.updatedAt ? 1 : -1));
   const pxPerMm = LARGEST_PX / largestMm(all);
-  const problems = store.problems();
   return (
     <div
       className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4"
@@ -93,13 +96,7 @@ export const WorkshopView = () => {
           <ScaleBar pxPerMm={pxPerMm} imperial={units === 'imperial'} />
         </span>
       </div>
-      {problems.length > 0 && (
-        <div role="alert" className="mb-3 border-l-4 border-wanted pl-3">
-          {problems.map(p => (
-            <p key={p.path}>{issueText(p)}</p>
-          ))}
-        </div>
-      )}
+      <Unreadable />
       <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
         {all.map(laid => (
           <li key={laid.piece.id}>

@@ -1,0 +1,82 @@
+import { writeFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { ENTRY_VERSION, type Entry } from '../../src/records/entry';
+import { onePiece, workshopText } from '../../src/files/writeWorkshop';
+import { sampleWorkshop } from '../../src/sample/sampleWorkshop';
+import { clearedWorkshop, expect, test } from '../jorrit';
+import { measured, rounds } from './rounds';
+
+const NOW = '2026-11-20T09:30:00.000Z';
+const PIECE = 'sample-kelp-cosy';
+const ROLLS = 480;
+
+/** A workshop of one piece whose log has so many entries more, of one roll each. */
+const withEntries = (count: number): string => {
+  const sample = onePiece(sampleWorkshop(NOW), PIECE);
+  const more = Array.from({ length: count }, (_, i): Entry => ({
+    kind: 'entry',
+    version: ENTRY_VERSION,
+    id: `more-${i}`,
+    pieceId: PIECE,
+    seq: 1000 + i,
+    at: new Date(Date.parse(NOW) + i * 1000).toISOString(),
+    act: {
+      kind: 'roll',
+      face: i % 2 === 0 ? 1 : 2,
+      directionDeg: i % 4 < 2 ? 0 : 90,
+      rolls: 1,
+      cushion: 'bubble',
+      pressure: 'arms',
+    },
+  }));
+  return workshopText({ ...sample, entries: [...sample.entries, ...more] }, NOW);
+};
+
+/** From the press until the count stands on the screen and the page is free again, ms. */
+const tapMs = (page: Page, wanted: string): Promise<number> =>
+  page.evaluate(async want => {
+    const button = [...document.querySelectorAll('button')].find(b => b.textContent.startsWith('Done'));
+    const count = document.querySelector('figcaption');
+    const began = performance.now();
+    button?.click();
+    const isShown = (): boolean => count?.textContent.startsWith(want) ?? false;
+    while (!isShown()) {
+      if (performance.now() - began > 10_000) throw new Error(`${count?.textContent} is not ${want}`);
+      await new Promise(requestAnimationFrame);
+    }
+    await new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve, 0)));
+    return performance.now() - began;
+  }, wanted);
+
+test('a tap costs with three thousand entries what it costs with thirty', async ({ page }, info) => {
+  test.setTimeout(180_000);
+  const taps = rounds(7, 25);
+  const best: number[] = [];
+  for (const count of [30, 3000]) {
+    await clearedWorkshop(page);
+    const path = info.outputPath(`${count}.json`);
+    await writeFile(path, withEntries(count));
+    await page.getByLabel('Choose a file').setInputFiles(path);
+    const take = page.getByRole('button', { name: /^Take/ }).first();
+    const done = page.getByText(/^Read in:/);
+    await expect(take.or(done).first()).toBeVisible({ timeout: 30_000 });
+    if (await take.isVisible()) await take.click();
+    await expect(done).toBeVisible({ timeout: 30_000 });
+    await page.goto(`/pieces/${PIECE}/bench`);
+    await expect(page.locator('figcaption')).toContainText(`${ROLLS + count} rolls`, { timeout: 30_000 });
+    const times: number[] = [];
+    for (let i = 1; i <= taps; i += 1) {
+      await page.getByRole('radio', { name: 'Roll', exact: true }).click();
+      await page.getByRole('radio', { name: '30', exact: true }).click();
+      await expect(page.getByRole('button', { name: /^Done Roll 30/ })).toBeVisible();
+      await page.waitForTimeout(500);
+      times.push(await tapMs(page, `${ROLLS + count + 30 * i} rolls`));
+    }
+    // The quickest: what else the machine does makes a tap slower, never quicker.
+    best.push(Math.min(...times));
+  }
+  const [few = Number.NaN, many = Number.NaN] = best;
+  measured(info, `30 entries ${few.toFixed(0)} ms, 3000 entries ${many.toFixed(0)} ms`);
+  // On a machine that is busy with other tests a little more is let pass than in the long run.
+  expect(many / few).toBeLessThan(rounds(1.6, 1.3));
+});
