@@ -1,7 +1,8 @@
 import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vitest/config';
+import { configDefaults, defineConfig } from 'vitest/config';
+import { compressed } from './scripts/compressed.ts';
 import { notices } from './scripts/notices.ts';
 
 /** Parts of the PDF library that we never call (HTML and canvas rendering). */
@@ -10,8 +11,11 @@ const nothing = fileURLToPath(new URL('./src/files/nothing.ts', import.meta.url)
 /** Licences of all that is shipped. */
 const licences = notices();
 
+const TESTS = ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.test.ts'];
+const MADE_UP = ['src/**/madeUp*.test.{ts,tsx}'];
+
 export default defineConfig({
-  plugins: [react(), tailwindcss(), licences.page()],
+  plugins: [react(), tailwindcss(), licences.page(), compressed()],
   html: { cspNonce: '__CSP_NONCE__' },
   resolve: { alias: { html2canvas: nothing, canvg: nothing, dompurify: nothing } },
   optimizeDeps: { include: ['jspdf'] },
@@ -33,10 +37,16 @@ export default defineConfig({
     },
   },
   test: {
-    include: ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.test.ts'],
-    // Nothing under test keeps state of its own beyond what it is handed: a fresh process for each file would show nothing more.
-    isolate: false,
     // Simulations and properties take seconds on a machine that is busy with something else as well.
     testTimeout: 60_000,
+    projects: [
+      // Nothing under test keeps state of its own beyond what it is handed: a fresh process for each file would show nothing more.
+      {
+        extends: true,
+        test: { name: 'units', include: TESTS, exclude: [...configDefaults.exclude, ...MADE_UP], isolate: false },
+      },
+      // These put a register of their own in the place of ours.
+      { extends: true, test: { name: 'made up', include: MADE_UP } },
+    ],
   },
 });

@@ -70,8 +70,11 @@ test('the shelf goes out as a table and comes back; what is no figure is told wi
   await expect(page.getByText('Read in: 1 new, 1 brought up to date.')).toBeVisible();
   await expect(page.getByRole('alert')).toContainText('line 3, grams: -3');
   await expect(page.getByRole('alert')).toContainText('A row without a name was left out. (line 4)');
-  await page.getByRole('link', { name: /^Tar/ }).click();
-  await expect(field(page, 'On the shelf')).toHaveValue('420.5');
+  await expect(async () => {
+    // What is told of the table that was read may still push the list down under the pointer.
+    await page.getByRole('link', { name: /^Tar/ }).click();
+    await expect(field(page, 'On the shelf')).toHaveValue('420.5', { timeout: 1000 });
+  }).toPass();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: /^Tar/ })).toHaveCount(0);
   await read('no,names,here\n1,2,3\n');

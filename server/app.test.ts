@@ -3,6 +3,7 @@ import { mkdtemp, mkdir, writeFile } from 'node:fs/promises';
 import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { FastifyInstance } from 'fastify';
 import { makeServer } from './app';
@@ -67,6 +68,19 @@ describe('the server', () => {
       expect(head.headers['content-type']).toBe(get.headers['content-type']);
     }
     expect((await app.inject({ url: '/assets/gone.js', method: 'HEAD' })).statusCode).toBe(404);
+  });
+
+  it('sends what the build has compressed already, to who can read it', async () => {
+    const url = '/assets/app-1a2b.js';
+    await writeFile(join(root, `${url}.br`), brotliCompressSync('export {};'));
+    const reply = await app.inject({ url, headers: { 'accept-encoding': 'gzip, br' } });
+    expect(reply.headers['content-encoding']).toBe('br');
+    expect(reply.headers['content-type']).toContain('javascript');
+    expect(reply.headers['cache-control']).toContain('immutable');
+    expect(brotliDecompressSync(reply.rawPayload).toString()).toBe('export {};');
+    const plain = await app.inject({ url });
+    expect(plain.headers['content-encoding']).toBeUndefined();
+    expect(plain.body).toBe('export {};');
   });
 
   it('does not wait for a request that never comes whole when it is stopped', async () => {

@@ -67,6 +67,7 @@ export const makeServer = async (root: string): Promise<FastifyInstance> => {
     root,
     index: false,
     cacheControl: false,
+    preCompressed: true,
     allowedPath: path => path !== '/index.html',
     setHeaders: (reply, path) => {
       const hashed = path.startsWith(join(root, 'assets'));

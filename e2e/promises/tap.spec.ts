@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import type { Page } from '@playwright/test';
+import type { CDPSession, Page } from '@playwright/test';
 import { ENTRY_VERSION, type Entry } from '../../src/records/entry';
 import { onePiece, workshopText } from '../../src/files/writeWorkshop';
 import { sampleWorkshop } from '../../src/sample/sampleWorkshop';
@@ -48,10 +48,18 @@ const tapMs = (page: Page, wanted: string): Promise<number> =>
     return performance.now() - began;
   }, wanted);
 
+/** What the page's own thread has worked since it was opened, ms: what else the machine does is not in it. */
+const workedMs = async (cdp: CDPSession): Promise<number> => {
+  const { metrics } = await cdp.send('Performance.getMetrics');
+  return 1000 * (metrics.find(m => m.name === 'TaskDuration')?.value ?? Number.NaN);
+};
+
 test('a tap costs with three thousand entries what it costs with thirty', async ({ page }, info) => {
   test.setTimeout(180_000);
   const taps = rounds(7, 25);
-  const best: number[] = [];
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Performance.enable', { timeDomain: 'threadTicks' });
+  const best: { readonly waited: number; readonly worked: number }[] = [];
   for (const count of [30, 3000]) {
     await clearedWorkshop(page);
     const path = info.outputPath(`${count}.json`);
@@ -64,19 +72,28 @@ test('a tap costs with three thousand entries what it costs with thirty', async 
     await expect(done).toBeVisible({ timeout: 30_000 });
     await page.goto(`/pieces/${PIECE}/bench`);
     await expect(page.locator('figcaption')).toContainText(`${ROLLS + count} rolls`, { timeout: 30_000 });
-    const times: number[] = [];
+    const waited: number[] = [];
+    const worked: number[] = [];
     for (let i = 1; i <= taps; i += 1) {
       await page.getByRole('radio', { name: 'Roll', exact: true }).click();
       await page.getByRole('radio', { name: '30', exact: true }).click();
       await expect(page.getByRole('button', { name: /^Done Roll 30/ })).toBeVisible();
       await page.waitForTimeout(500);
-      times.push(await tapMs(page, `${ROLLS + count + 30 * i} rolls`));
+      const before = await workedMs(cdp);
+      waited.push(await tapMs(page, `${ROLLS + count + 30 * i} rolls`));
+      worked.push((await workedMs(cdp)) - before);
     }
     // The quickest: what else the machine does makes a tap slower, never quicker.
-    best.push(Math.min(...times));
+    best.push({ waited: Math.min(...waited), worked: Math.min(...worked) });
   }
-  const [few = Number.NaN, many = Number.NaN] = best;
-  measured(info, `30 entries ${few.toFixed(0)} ms, 3000 entries ${many.toFixed(0)} ms`);
-  // On a machine that is busy with other tests a little more is let pass than in the long run.
-  expect(many / few).toBeLessThan(rounds(1.6, 1.3));
+  const [few, many] = best;
+  if (!few || !many) throw new Error('nothing was measured');
+  measured(
+    info,
+    `30 entries ${few.waited.toFixed(0)} ms, 3000 entries ${many.waited.toFixed(0)} ms; the page itself worked ${few.worked.toFixed(0)} and ${many.worked.toFixed(0)} ms`,
+  );
+  // Beside other tests the work of a tap is held to twice (a log read whole makes it tenfold); alone, the wait is held to the figure.
+  expect(many.worked / few.worked).toBeLessThan(2);
+  expect(many.waited / few.waited).toBeLessThan(rounds(Number.POSITIVE_INFINITY, 1.3));
+  expect(many.waited).toBeLessThan(rounds(Number.POSITIVE_INFINITY, 100));
 });

@@ -36,6 +36,25 @@ test('a workshop that the browser lost is told, and never replaced by the sample
   await expect(alerts(page)).toHaveCount(0);
 });
 
+test('a change that only the next start carried out counts as one of the felter’s own', async ({
+  page,
+  baseURL,
+}) => {
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Ferry/ })).toBeVisible();
+  await page.evaluate(() =>
+    localStorage.setItem(
+      `jorrit.ahead.${Date.now()}.1.closed-tab`,
+      JSON.stringify({ kind: 'piece', id: 'sample-ferry-pad', fields: { name: 'My own pad' } }),
+    ),
+  );
+  await page.reload();
+  await expect(page.getByRole('link', { name: /My own pad/ })).toBeVisible();
+  await clearDatabase(page, baseURL ?? '');
+  await page.goto('/');
+  await expect(alerts(page)).toContainText('The workshop that was kept here is gone.');
+});
+
 test('a lost sample is only the sample: it is put again', async ({ page, baseURL }) => {
   await page.goto('/');
   await expect(page.getByRole('link', { name: /Kelp cosy/ })).toBeVisible();

@@ -48,6 +48,8 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
     const text = `${issueText(why)} ${ISSUES[why.code].remedy} What is typed here lives only as long as this tab.`;
     return { workshop, notice: { text }, lost: null };
   }
+  // Before the notes are carried out: what a hand changed a moment before its tab was closed is the felter's own too.
+  keepMarker(workshop, marker);
   // A note that cannot be carried out now stays for the next start; it must not keep the workshop shut.
   const living = await browserTabs.living();
   const failed = await workshop.journal
@@ -55,7 +57,6 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
     .then(() => null, storeFailure);
   if (lost) await store.updateSettings(s => ({ ...s, sampleOffered: true }));
   else await offerSample(store);
-  keepMarker(workshop, marker);
   void tidyUp(workshop).catch(() => undefined);
   return { workshop, notice: failed ?? (notes.isKept ? null : issueNotice(issue('NOTES_DENIED', ''))), lost };
 };

@@ -25,6 +25,11 @@ describe('logs since a time', () => {
       ['q', ['b']],
       ['p', ['c', 'd']],
     ]);
+    const early = [
+      entry('e', 'p', '2026-03-03T01:00:00+14:00'),
+      entry('f', 'p', '2026-03-01T23:00:00-12:00'),
+    ];
+    expect([...logsSince(early, Date.parse('2026-03-02T11:00:00Z'))].map(([, log]) => log)).toEqual([early]);
     expect(logsSince([], 0).size).toBe(0);
   });
 });

@@ -5,11 +5,8 @@ import { adviseFrom } from '../core/felting/advise';
 import { marginals } from '../core/felting/beliefOf';
 import { infer } from '../core/felting/infer';
 import { issue } from '../core/issues';
-import { labelsPdf } from '../files/labelsPdf';
-import { listPdf } from '../files/listPdf';
 import { readSvgOutlines } from '../files/svgOutlines';
 import { textOf } from '../files/textOf';
-import { templatePdf } from '../files/templatePdf';
 import { readWorkshop } from '../files/readWorkshop';
 import { writeWorkshop } from '../files/writeWorkshop';
 import type { Answer, Ask, JobName, Jobs } from './protocol';
@@ -40,7 +37,7 @@ type Work = { readonly [N in JobName]: (ask: Jobs[N]['ask'], progress: Progress)
 
 const handedOver = (answer: ArrayBuffer) => ({ answer, transfer: [answer] });
 
-/** What is done for each job. */
+/** What is done for each job. What draws a PDF is large and seldom wanted: it is fetched when it is. */
 const WORK: Work = {
   svgOutlines: async ({ bytes }) => {
     const text = textOf(bytes);
@@ -52,10 +49,20 @@ const WORK: Work = {
   evenness: async (ask, progress) => ({
     answer: simulateLayout(ask, done => progress(done, ask.runs)),
   }),
-  listPdf: async ({ title, sections }) => handedOver(listPdf(title, sections, await font())),
-  labelsPdf: async ({ labels, title }) => handedOver(labelsPdf(labels, title, await font())),
-  templatePdf: async ({ template, paper, orientation }, progress) =>
-    handedOver(templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress })),
+  listPdf: async ({ title, sections }) => {
+    const { listPdf } = await import('../files/listPdf');
+    return handedOver(listPdf(title, sections, await font()));
+  },
+  labelsPdf: async ({ labels, title }) => {
+    const { labelsPdf } = await import('../files/labelsPdf');
+    return handedOver(labelsPdf(labels, title, await font()));
+  },
+  templatePdf: async ({ template, paper, orientation }, progress) => {
+    const { templatePdf } = await import('../files/templatePdf');
+    return handedOver(
+      templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress }),
+    );
+  },
   writeWorkshop: async ask => ({ answer: writeWorkshop(ask) }),
   readWorkshop: async ({ bytes, at }) => ({ answer: readWorkshop(bytes, at) }),
 };
