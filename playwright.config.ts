@@ -12,6 +12,7 @@ export default defineConfig({
   reporter: [['line'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
+    contextOptions: { reducedMotion: 'reduce' },
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: browserPath() ?? '', args: BROWSER_FLAGS },
   },

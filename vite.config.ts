@@ -39,11 +39,18 @@ export default defineConfig({
   test: {
     // Simulations and properties take seconds on a machine that is busy with something else as well.
     testTimeout: 60_000,
+    // Every core there is, two of two: nothing waits for them meanwhile.
+    maxWorkers: '100%',
     projects: [
       // Nothing under test keeps state of its own beyond what it is handed: a fresh process for each file would show nothing more.
       {
         extends: true,
-        test: { name: 'units', include: TESTS, exclude: [...configDefaults.exclude, ...MADE_UP], isolate: false },
+        test: {
+          name: 'units',
+          include: TESTS,
+          exclude: [...configDefaults.exclude, ...MADE_UP],
+          isolate: false,
+        },
       },
       // These put a register of their own in the place of ours.
       { extends: true, test: { name: 'made up', include: MADE_UP } },

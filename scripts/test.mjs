@@ -1,4 +1,6 @@
 // npm test: installs what is missing, then rules, unit tests and the real interface in Chromium.
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { browserPath } from './browser.mjs';
@@ -6,9 +8,9 @@ import { build, install, root, run, tool } from './tools.mjs';
 
 const has = command => run('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }) === 0;
 
-/** Debian's Chromium and poppler where there is apt; elsewhere says what to install. */
-const ensureBrowser = () => {
-  if (browserPath() && has('pdftocairo')) return;
+/** Debian's Chromium and poppler where there is apt; elsewhere says what to install. Gives its exit code when it is done. */
+const browserInstalled = async () => {
+  if (browserPath() && has('pdftocairo')) return 0;
   if (!has('apt-get')) {
     console.error(
       'These tests need Chromium (or set CHROMIUM to its path) and poppler-utils: install them first.',
@@ -16,22 +18,21 @@ const ensureBrowser = () => {
     process.exit(1);
   }
   console.log('Installing Chromium and poppler …');
-  const sudo = process.getuid?.() === 0 || !has('sudo') ? [] : ['sudo'];
-  const apt = (...args) => {
-    const [command, ...rest] = [...sudo, 'apt-get', ...args];
-    return run(command, rest, { stdio: ['ignore', 'ignore', 'inherit'] });
-  };
-  apt('update', '-qq');
+  const sudo = process.getuid?.() === 0 || !has('sudo') ? '' : 'sudo ';
   const packages = ['chromium-headless-shell', 'chromium-common', 'poppler-utils', 'fonts-dejavu-core'];
-  if (apt('install', '-y', '-qq', '--no-install-recommends', ...packages) !== 0) process.exit(1);
+  const apt = `${sudo}apt-get update -qq; ${sudo}apt-get install -y -qq --no-install-recommends ${packages.join(' ')}`;
+  const child = spawn('sh', ['-c', apt], { stdio: ['ignore', 'ignore', 'inherit'] });
+  const [code] = await once(child, 'exit');
+  return code;
 };
 
 const results = join(root, 'test-results');
 const read = file =>
   existsSync(join(results, file)) ? JSON.parse(readFileSync(join(results, file), 'utf8')) : null;
 
+// The browser is fetched while all that needs none is done.
+const browser = browserInstalled();
 install();
-ensureBrowser();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 build();
@@ -64,6 +65,7 @@ passed += unit?.numPassedTests ?? 0;
 failed += Math.max(unit?.numFailedTests ?? 0, unitCode === 0 ? 0 : 1);
 skipped += (unit?.numPendingTests ?? 0) + (unit?.numTodoTests ?? 0);
 
+if ((await browser) !== 0) process.exit(1);
 console.log('— the interface in Chromium');
 const e2eCode = tool('playwright', ['test', ...process.argv.slice(2)]);
 const e2e = read('e2e.json')?.stats;

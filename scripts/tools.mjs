@@ -54,7 +54,15 @@ export const install = () =>
 
 export const build = () =>
   once('build', {
-    from: ['package-lock.json', 'vite.config.ts', 'scripts/notices.ts', 'index.html', 'src', 'public'],
+    from: [
+      'package-lock.json',
+      'vite.config.ts',
+      'scripts/notices.ts',
+      'scripts/compressed.ts',
+      'index.html',
+      'src',
+      'public',
+    ],
     needs: 'dist/index.html',
     work: () => {
       console.log('Building …');

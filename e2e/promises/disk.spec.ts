@@ -35,7 +35,7 @@ test('no room left: a tap is said to be not kept yet, waits, and is kept when th
   await expect(async () => {
     await tap(page);
     await expect(waits(page)).toBeVisible({ timeout: 500 });
-  }).toPass();
+  }).toPass({ intervals: [4000] });
   const kept = parseInt((await page.locator('figcaption').textContent()) ?? '', 10);
   await tap(page);
   await expect(waits(page)).toContainText('Not kept yet: 2 acts. There is no room left to keep this.');

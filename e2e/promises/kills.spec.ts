@@ -16,7 +16,7 @@ const untilKilled = (work: () => Promise<void>): Promise<void> =>
   })().catch(() => undefined);
 
 test('kills at the bench: nothing acknowledged is lost or doubled', async ({ baseURL }, info) => {
-  const kills = rounds(6, 100);
+  const kills = rounds(3, 100);
   test.setTimeout(30_000 + kills * 15_000);
   const profile = newProfile();
   const random = seeded(23);
@@ -67,7 +67,7 @@ const durable = (page: Page): Promise<number> =>
   );
 
 test('kills while a plan is edited: no figure is older than what was kept', async ({ baseURL }, info) => {
-  const kills = rounds(4, 100);
+  const kills = rounds(2, 100);
   test.setTimeout(60_000 + kills * 20_000);
   const profile = newProfile();
   const random = seeded(7);
@@ -109,7 +109,7 @@ test('kills while a plan is edited: no figure is older than what was kept', asyn
 });
 
 test('kills while a file is read in: all of it is there, or none', async ({ baseURL }, info) => {
-  const kills = rounds(3, 100);
+  const kills = rounds(2, 100);
   test.setTimeout(60_000 + kills * 20_000);
   const file = new URL('../../fixtures/build-1/workshop.json', import.meta.url).pathname;
   const held: { readonly pieces: ReadonlyArray<{ readonly deletedAt: string | null }> } = JSON.parse(
@@ -145,7 +145,7 @@ test('kills while a file is read in: all of it is there, or none', async ({ base
 });
 
 test('kills at the very first start: the next one finds a whole workshop', async ({ baseURL }, info) => {
-  const kills = rounds(3, 100);
+  const kills = rounds(2, 100);
   test.setTimeout(60_000 + kills * 20_000);
   const random = seeded(5);
   for (let round = 0; round < kills; round += 1) {

@@ -41,7 +41,7 @@ test('a change that only the next start carried out counts as one of the felterâ
   baseURL,
 }) => {
   await page.goto('/');
-  await expect(page.getByRole('link', { name: /Ferry/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Kelp cosy/ })).toBeVisible();
   await page.evaluate(() =>
     localStorage.setItem(
       `jorrit.ahead.${Date.now()}.1.closed-tab`,

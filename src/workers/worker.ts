@@ -1,14 +1,8 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
-import { recipesFor } from '../core/colour/blend';
-import { simulateLayout } from '../core/evenness/simulateLayout';
 import { adviseFrom } from '../core/felting/advise';
 import { marginals } from '../core/felting/beliefOf';
 import { infer } from '../core/felting/infer';
 import { issue } from '../core/issues';
-import { readSvgOutlines } from '../files/svgOutlines';
-import { textOf } from '../files/textOf';
-import { readWorkshop } from '../files/readWorkshop';
-import { writeWorkshop } from '../files/writeWorkshop';
 import type { Answer, Ask, JobName, Jobs } from './protocol';
 
 /** Means and variances need fewer points than the ends of a range. */
@@ -37,18 +31,26 @@ type Work = { readonly [N in JobName]: (ask: Jobs[N]['ask'], progress: Progress)
 
 const handedOver = (answer: ArrayBuffer) => ({ answer, transfer: [answer] });
 
-/** What is done for each job. What draws a PDF is large and seldom wanted: it is fetched when it is. */
+/** What is done for each job. Only what the bench asks for is here from the start; all else is fetched when it is wanted. */
 const WORK: Work = {
   svgOutlines: async ({ bytes }) => {
+    const [{ textOf }, { readSvgOutlines }] = await Promise.all([
+      import('../files/textOf'),
+      import('../files/svgOutlines'),
+    ]);
     const text = textOf(bytes);
     return { answer: text.ok ? readSvgOutlines(text.value) : text };
   },
-  blends: async ({ wanted, shelf }) => ({ answer: recipesFor(wanted, shelf) }),
+  blends: async ({ wanted, shelf }) => {
+    const { recipesFor } = await import('../core/colour/blend');
+    return { answer: recipesFor(wanted, shelf) };
+  },
   advise: async ({ felted, asked }) => ({ answer: adviseFrom(felted, asked) }),
   learn: async ({ logs }) => ({ answer: logs.map(log => marginals(infer(log, POINTS_TO_LEARN))) }),
-  evenness: async (ask, progress) => ({
-    answer: simulateLayout(ask, done => progress(done, ask.runs)),
-  }),
+  evenness: async (ask, progress) => {
+    const { simulateLayout } = await import('../core/evenness/simulateLayout');
+    return { answer: simulateLayout(ask, done => progress(done, ask.runs)) };
+  },
   listPdf: async ({ title, sections }) => {
     const { listPdf } = await import('../files/listPdf');
     return handedOver(listPdf(title, sections, await font()));
@@ -63,8 +65,14 @@ const WORK: Work = {
       templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress }),
     );
   },
-  writeWorkshop: async ask => ({ answer: writeWorkshop(ask) }),
-  readWorkshop: async ({ bytes, at }) => ({ answer: readWorkshop(bytes, at) }),
+  writeWorkshop: async ask => {
+    const { writeWorkshop } = await import('../files/writeWorkshop');
+    return { answer: writeWorkshop(ask) };
+  },
+  readWorkshop: async ({ bytes, at }) => {
+    const { readWorkshop } = await import('../files/readWorkshop');
+    return { answer: readWorkshop(bytes, at) };
+  },
 };
 
 const run = async <N extends JobName>(id: number, job: N, ask: Jobs[N]['ask']): Promise<void> => {
