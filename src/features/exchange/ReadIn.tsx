@@ -57,10 +57,10 @@ const Row = (props: {
         <span className="flex-1">
           <span className="font-semibold">{name}</span>{' '}
           <span className="text-chalk">{KIND.get(kind) ?? kind}</span>
-        </span>
-        <span className="text-right text-sm">
-          {STANDING[standing]}
-          {entries > 0 && `; ${entries} log entries`}
+          <span className="block text-sm">
+            {STANDING[standing]}
+            {entries > 0 && `; ${entries} log entries`}
+          </span>
         </span>
       </label>
     </li>
@@ -85,6 +85,7 @@ const Asked = (props: {
     else next.delete(recordKey(d));
     setTaken(next);
   };
+  const count = rows.filter(d => taken.has(recordKey(d))).length;
   return (
     <section aria-label="What to take" className="mt-3 border-l-4 border-ink pl-3">
       <p className="font-semibold">Some of this was changed or deleted here since. What is to be taken?</p>
@@ -95,9 +96,11 @@ const Asked = (props: {
       </ul>
       {same > 0 && <p className="text-sm text-chalk">{same} more are the same here.</p>}
       <div className="mt-2 flex gap-2">
-        <Button look="main" onClick={() => props.onTake(taken)}>
-          Take {rows.filter(d => taken.has(recordKey(d))).length}
-        </Button>
+        {count > 0 && (
+          <Button look="main" onClick={() => props.onTake(taken)}>
+            Take {count}
+          </Button>
+        )}
         <Button onClick={props.onLeave}>Take nothing</Button>
       </div>
     </section>
