@@ -98,6 +98,11 @@ export const ISSUES = {
     cause: 'Two of its edges cross or touch, so that inside and outside cannot be told apart.',
     remedy: 'Move the points at the place that is named.',
   },
+  EASE_SHUTS: {
+    message: 'With this ease the outline meets itself and shuts in a hole.',
+    cause: 'Two parts of it lie nearer to each other than twice the ease.',
+    remedy: 'Take less ease, or move the points apart there.',
+  },
   OUTLINE_OPEN: {
     message: 'The outline is not closed.',
     cause: 'Its last point does not meet its first.',

@@ -1,8 +1,9 @@
 import { curvedOutline } from '../outline/curve';
 import type { DrawnOutline } from '../outline/drawn';
 import { foldOver, type MarkedOutline } from '../outline/foldOver';
+import type { IssueCode } from '../issues';
 import { thin } from '../outline/thin';
-import { boundsOf, type Point, type Polygon } from '../outline/polygon';
+import { boundsOf, type Point, type Polygon, polygonArea } from '../outline/polygon';
 import { SAME_POINT_MM } from '../tolerances';
 import { allowanceSpec, type FormKind, type Handle, lengthSpec, measure, type Measures } from './formKind';
 
@@ -72,8 +73,15 @@ export const FOOT: DrawnOutline = {
 /** How near a grown edge lies to the line of a mouth to be a part of it, mm. */
 const ON_MOUTH_MM = 0.02;
 
+/** A hole smaller than this is none: what is left where two lines run into one another, mm². */
+const SMALLEST_HOLE_MM2 = 1;
+
 /** The outline grown by the ease past its closed edges; its mouths stay where they are, and become wider. */
-const grown = (outline: MarkedOutline, ease: number, finenessMm?: number): MarkedOutline => {
+const grown = (
+  outline: MarkedOutline,
+  ease: number,
+  finenessMm?: number,
+): MarkedOutline & { readonly shutsHole: boolean } => {
   const n = outline.points.length;
   const mouths = outline.points.flatMap((a, i) => {
     const b = outline.points[(i + 1) % n];
@@ -87,10 +95,11 @@ const grown = (outline: MarkedOutline, ease: number, finenessMm?: number): Marke
     const reach = 2 * ease;
     return off < ON_MOUTH_MM && along > -reach && along < length + reach;
   };
-  const [eased = outline.points] = foldOver(outline, ease, finenessMm);
+  const [eased = outline.points, ...holes] = foldOver(outline, ease, finenessMm);
   const points = thin(eased);
   return {
     points,
+    shutsHole: holes.some(hole => polygonArea(hole) > SMALLEST_HOLE_MM2),
     open: points.map((p, i) => {
       const q = points[(i + 1) % points.length] ?? p;
       return mouths.some(mouth => isOn(p, mouth) && isOn(q, mouth));
@@ -109,6 +118,8 @@ export interface DrawnForm {
   readonly drawn: DrawnOutline;
   /** Grown by the ease, its middle at 0,0. */
   readonly finished: MarkedOutline;
+  /** The ease makes it meet itself, so that it would be a ring. */
+  readonly trouble: Extract<IssueCode, 'EASE_SHUTS'> | null;
   readonly handles: readonly Handle[];
 }
 
@@ -132,7 +143,7 @@ export const drawnFinished = (m: Measures, given: DrawnOutline, finenessMm?: num
   const by = { x: length / (box.maxX - box.minX), y: width / (box.maxY - box.minY) };
   const stretch = <P extends Point>(p: P): P => ({ ...p, x: (p.x - own.x) * by.x, y: (p.y - own.y) * by.y });
   const fit = { points: curved.points.map(stretch), open: curved.open };
-  const eased = ease > SAME_POINT_MM ? grown(fit, ease, finenessMm) : fit;
+  const eased = ease > SAME_POINT_MM ? grown(fit, ease, finenessMm) : { ...fit, shutsHole: false };
   const middle = middleOf(eased.points);
   const shift = <P extends Point>(p: P): P => ({ ...p, x: p.x - middle.x, y: p.y - middle.y });
   const points = eased.points.map(shift);
@@ -142,6 +153,7 @@ export const drawnFinished = (m: Measures, given: DrawnOutline, finenessMm?: num
   return {
     drawn,
     finished: { points, open: eased.open },
+    trouble: eased.shutsHole ? 'EASE_SHUTS' : null,
     handles: [
       { measure: 'length', at: { x: whole.maxX, y: 0 }, towards: { x: 1, y: 0 }, rate: 2 },
       { measure: 'width', at: { x: 0, y: whole.maxY }, towards: { x: 0, y: 1 }, rate: 2 },

@@ -1,5 +1,5 @@
 import { foldOver, type MarkedOutline } from '../outline/foldOver';
-import { type Point, polygonArea } from '../outline/polygon';
+import { areaOfParts, type Point, polygonArea } from '../outline/polygon';
 import { mm } from '../quantity';
 import { surplusAlong } from './edgeSurplus';
 import { type FormPlan, type Gauge, type Handle, type Laying, type NamedLine, PLAIN } from './formKind';
@@ -107,7 +107,7 @@ export const planByGirths = (shape: GirthShape, laying: Laying): FormPlan => {
   const finished = flatOutline(edge, open).points;
   const laid = flatOutline(laidEdge, open);
   const wool = foldOver(laid, laying.foldOverMm, laying.finenessMm);
-  const woolMm2 = wool.reduce((sum, part) => sum + polygonArea(part), 0);
+  const woolMm2 = areaOfParts(wool);
   const netMm2 = polygonArea(laid.points);
   const face = (name: string) => ({ name, outline: laid, wool, netMm2, woolMm2 });
   const middle = middleOf(stations);

@@ -1,5 +1,5 @@
 import { foldOver, type MarkedOutline } from '../outline/foldOver';
-import { boundsOf, type Point, polygonArea } from '../outline/polygon';
+import { areaOfParts, boundsOf, type Point, polygonArea } from '../outline/polygon';
 import { type FormPlan, type Handle, type Laying, type NamedLine, PLAIN } from './formKind';
 import { gaugesOverAll, overAll, type OverAll } from './gaugeLine';
 
@@ -21,7 +21,7 @@ export interface EnvelopeShape {
   readonly folds?: readonly NamedLine[];
   readonly openings?: readonly NamedLine[];
   readonly gaugeNames?: readonly [string, string];
-  readonly more?: Partial<Pick<FormPlan, 'facts' | 'hints' | 'yields' | 'edgeSurplus'>>;
+  readonly more?: Partial<Pick<FormPlan, 'facts' | 'hints' | 'trouble' | 'yields' | 'edgeSurplus'>>;
 }
 
 /** Two faces of one outline. */
@@ -47,7 +47,7 @@ export const planEnvelope = (shape: EnvelopeShape, laying: Laying): FormPlan => 
   const layFace = ({ name, outline: given }: EnvelopeFace) => {
     const outline = { points: given.points.map(lay), open: given.open };
     const wool = foldOver(outline, laying.foldOverMm, laying.finenessMm);
-    const woolMm2 = wool.reduce((sum, part) => sum + polygonArea(part), 0);
+    const woolMm2 = areaOfParts(wool);
     return { name, outline, wool, netMm2: polygonArea(outline.points), woolMm2 };
   };
   const [one, other] = shape.faces;

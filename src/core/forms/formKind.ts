@@ -1,3 +1,4 @@
+import type { IssueCode } from '../issues';
 import type { FinishedMm, LaidMm, Mm } from '../quantity';
 import type { DrawnOutline } from '../outline/drawn';
 import type { MarkedOutline } from '../outline/foldOver';
@@ -140,6 +141,8 @@ export interface FormPlan {
   readonly folds: readonly NamedLine[];
   /** What is cut out of the resist before anything is laid: the cells of a grid. */
   readonly openings: readonly NamedLine[];
+  /** What keeps it from being laid at these measures; null where nothing does. */
+  readonly trouble: IssueCode | null;
   /** Area of the finished felt, mm², both faces. */
   readonly finishedMm2: number;
   readonly edgeSurplus: EdgeSurplus | null;
@@ -158,6 +161,7 @@ export interface FormPlan {
 
 /** What a form says when it has nothing particular to say. */
 export const PLAIN = {
+  trouble: null,
   cuts: [],
   folds: [],
   openings: [],

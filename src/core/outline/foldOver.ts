@@ -8,7 +8,8 @@ import {
   simplifyPathsD,
 } from 'clipper2-ts';
 import { FOLD_THINNED_MM, OFFSET_ARC_MM, OFFSET_DECIMALS } from '../tolerances';
-import { type Point, type Polygon, signedArea } from './polygon';
+import { bandOf, type Mouth, mouthsOf } from './mouthBand';
+import { boundsOf, type Box, pathLength, type Point, type Polygon, signedArea } from './polygon';
 
 /** Outline of a resist: point i starts edge i; `open[i]` says that edge is a mouth. */
 export interface MarkedOutline {
@@ -17,94 +18,102 @@ export interface MarkedOutline {
 }
 
 const MITER = 2;
+type Paths = Point[][];
 const plain = (p: Point): Point => ({ x: p.x, y: p.y });
+const copied = (paths: readonly Polygon[]): Paths => paths.map(path => path.map(plain));
 
-/** A closed outline grown outwards with round joins, exact to the arc tolerance. Source: Steiner. */
-const grow = (outline: Polygon, width: number, finenessMm: number): readonly Polygon[] => {
-  const points = outline.map(plain);
-  return inflatePathsD(
-    [signedArea(points) >= 0 ? points : points.toReversed()],
-    width,
-    JoinType.Round,
-    EndType.Polygon,
-    MITER,
-    OFFSET_DECIMALS,
-    Math.max(OFFSET_ARC_MM, finenessMm),
-  ).map(path => path.map(plain));
+/** Everything within a distance of closed outlines or of open lines, with round joins and ends, exact to the arc tolerance. Source: Steiner. */
+const within = (
+  paths: Paths,
+  width: number,
+  { of, finenessMm }: { of: EndType; finenessMm: number },
+): Paths =>
+  copied(
+    inflatePathsD(
+      paths,
+      width,
+      JoinType.Round,
+      of,
+      MITER,
+      OFFSET_DECIMALS,
+      Math.max(OFFSET_ARC_MM, finenessMm),
+    ),
+  );
+
+const combine = (how: ClipType, subject: Paths, clip: Paths): Paths =>
+  copied(booleanOpD(how, subject, clip, FillRule.NonZero, OFFSET_DECIMALS));
+
+/** Wool this near to a mouth, in widths along the edge, ends at the mouth's line; what lies further away has nothing to do with it. */
+const NEAR_MOUTH = 3;
+
+/** A line from one length along it to another, mm. */
+const stretchOf = (line: readonly Point[], from: number, to: number): Point[] => {
+  const out: Point[] = [];
+  let at = 0;
+  line.forEach((p, i) => {
+    const q = line[i - 1];
+    if (q) {
+      const length = Math.hypot(p.x - q.x, p.y - q.y);
+      const on = (t: number): Point => ({ x: q.x + (p.x - q.x) * t, y: q.y + (p.y - q.y) * t });
+      for (const cut of [from, to]) if (cut > at && cut < at + length) out.push(on((cut - at) / length));
+      at += length;
+    }
+    if (at >= from && at <= to) out.push(plain(p));
+  });
+  return out;
 };
 
-/** Above this turn the closed edge beside a mouth leads away from it, degrees; below it runs on beside the mouth. */
-const CORNER_DEG = 30;
+/** A stretch of closed edges, and the mouths that its wool ends at. */
+interface Stretch {
+  readonly line: Point[];
+  readonly mouths: readonly number[];
+}
 
-/** How far the outline turns at a point, degrees, positive to the inside of a counter-clockwise outline. */
-const turnAt = (points: Polygon, i: number): number => {
+/** The closed edges between the mouths, each in its part near the mouth before it, the part near the one after, and the rest. */
+const stretches = (points: Polygon, mouths: readonly Mouth[], near: number): Stretch[] => {
   const n = points.length;
-  const [a, b, c] = [points[(i - 1 + n) % n], points[i % n], points[(i + 1) % n]];
-  if (!a || !b || !c) return 0;
-  const [ux, uy, vx, vy] = [b.x - a.x, b.y - a.y, c.x - b.x, c.y - b.y];
-  return (Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy) * 180) / Math.PI;
+  return mouths.flatMap((mouth, m) => {
+    const after = (m + 1) % mouths.length;
+    const [from, to] = [((mouth.at(-1) ?? 0) + 1) % n, mouths[after]?.[0] ?? 0];
+    const line: Point[] = [];
+    for (let i = from; ; i = (i + 1) % n) {
+      const p = points[i];
+      if (p) line.push(p);
+      if (i === to) break;
+    }
+    const length = pathLength(line);
+    if (length <= 2 * near) return [{ line, mouths: [m, after] }];
+    return [
+      { line: stretchOf(line, 0, near), mouths: [m] },
+      { line: stretchOf(line, near, length - near), mouths: [] },
+      { line: stretchOf(line, length - near, length), mouths: [after] },
+    ];
+  });
 };
 
-/** How far a band reaches outwards, in widths: beyond the wool everywhere, its rounded corners included. */
-const BAND_REACH = 1.5;
-/** How far it reaches sideways past a corner, in widths. */
-const PAST_CORNER = 3;
+const meets = (a: Box, b: Box, by: number): boolean =>
+  a.minX - by < b.maxX && b.minX - by < a.maxX && a.minY - by < b.maxY && b.minY - by < a.maxY;
 
-const outwards = (a: Point, b: Point): Point => {
-  const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-  return { x: (b.y - a.y) / length, y: -(b.x - a.x) / length };
-};
-
-/**
- * The band outside one mouth, in which no wool may lie: from the mouth's own line outwards. Past a corner at its end
- * it reaches far, so that the wool of the edge beside it ends flush with the mouth; where that edge runs on straight
- * the band ends square. Assumes a counter-clockwise outline.
- */
-const bandOf = (points: Polygon, run: readonly number[], width: number): Point[] => {
-  const n = points.length;
-  const at = (i: number): Point => points[(i + n) % n] ?? { x: 0, y: 0 };
-  const [first, last] = [run[0] ?? 0, run.at(-1) ?? 0];
-  const past = (corner: number): number => (turnAt(points, corner) > CORNER_DEG ? PAST_CORNER * width : 0);
-  const along = (p: Point, q: Point, by: number): Point => {
-    const length = Math.hypot(q.x - p.x, q.y - p.y) || 1;
-    return { x: p.x + ((q.x - p.x) * by) / length, y: p.y + ((q.y - p.y) * by) / length };
-  };
-  const inner = [
-    along(at(first), at(first + 1), -past(first)),
-    ...run.slice(1).map(at),
-    along(at(last + 1), at(last), -past(last + 1)),
-  ];
-  const outer = inner.map((p, i) => {
-    const before = outwards(at(run[Math.max(0, i - 1)] ?? first), at((run[Math.max(0, i - 1)] ?? first) + 1));
-    const after = outwards(
-      at(run[Math.min(run.length - 1, i)] ?? last),
-      at((run[Math.min(run.length - 1, i)] ?? last) + 1),
+/** Whether a band may reach wool that does not end at its mouth: boxes tell, and are seldom wrong. */
+const mayBite = (bands: Paths, all: readonly Stretch[], width: number): boolean =>
+  bands.some((band, m) => {
+    const box = boundsOf(band);
+    return all.some(
+      ({ line, mouths }) =>
+        !mouths.includes(m) &&
+        line.some((p, i) => {
+          const q = line[i + 1];
+          return q !== undefined && meets(box, boundsOf([p, q]), width);
+        }),
     );
-    const [nx, ny] = [before.x + after.x, before.y + after.y];
-    const length = Math.hypot(nx, ny) || 1;
-    // At a bend the outer line runs further out, so that the whole width is covered on both sides of it.
-    const reach = (BAND_REACH * width * 2) / Math.max(1, length);
-    return { x: p.x + (nx / length) * reach, y: p.y + (ny / length) * reach };
   });
-  return [...inner, ...outer.toReversed()];
-};
-
-/** One band for each mouth: neighbouring open edges are one. */
-const bands = (points: Polygon, open: readonly boolean[], width: number): Point[][] => {
-  const n = points.length;
-  const starts = points.flatMap((_, i) => (open[i] && !open[(i - 1 + n) % n] ? [i] : []));
-  return starts.map(start => {
-    const run: number[] = [];
-    for (let i = start; open[i % n] && run.length < n; i += 1) run.push(i % n);
-    return bandOf(points, run, width);
-  });
-};
 
 /**
  * The outline of the wool on one face: the resist and the fold-over past its closed edges, cut off along a mouth.
  * @param resist simple outline, mm  @param width fold-over in mm, ≥ 0
  * @param finenessMm how far the line may move for fewer points, mm
- * @returns closed outlines in mm, the outer one first. Source: offset with round joins (Steiner).
+ * @returns closed outlines in mm, the outer one first; what it leaves free inside runs the other way round, as holes do, so that the
+ * signed areas add up. Source: offset with round joins (Steiner).
  */
 export const foldOver = (
   resist: MarkedOutline,
@@ -118,14 +127,26 @@ export const foldOver = (
   const points = ccw ? given : given.toReversed();
   // Edge i of the outline turned round is edge n − 2 − i of the given one.
   const open = ccw ? resist.open : points.map((_, i) => resist.open[(2 * n - 2 - i) % n] ?? false);
-  const grown = grow(simplifyPathsD([[...points]], finenessMm)[0] ?? points, width, finenessMm).map(path => [
-    ...path,
-  ]);
   // All round open: nothing is folded over at all.
   if (open.every(Boolean)) return [given];
-  const mouths = bands(points, open, width);
-  if (mouths.length === 0) return grown;
-  return booleanOpD(ClipType.Difference, grown, mouths, FillRule.NonZero, OFFSET_DECIMALS).map(path =>
-    path.map(plain),
-  );
+  const slim = simplifyPathsD([[...points]], finenessMm)[0] ?? points;
+  const mouths = mouthsOf(open);
+  const bands = mouths.map(mouth => bandOf(points, mouth, width));
+  const parts = stretches(points, mouths, NEAR_MOUTH * width);
+  if (!mayBite(bands, parts, width)) {
+    const grown = within([copied([slim]).flat()], width, { of: EndType.Polygon, finenessMm });
+    return mouths.length === 0 ? grown : combine(ClipType.Difference, grown, bands);
+  }
+  // Two legs side by side, a mouth in a bay: each stretch of edge ends at its own mouths, and at no other.
+  const folded = parts.flatMap(({ line, mouths: own }) => {
+    const around = within([line.map(plain)], width, { of: EndType.Round, finenessMm });
+    return own.length === 0
+      ? around
+      : combine(
+          ClipType.Difference,
+          around,
+          own.flatMap(m => [bands[m] ?? []]),
+        );
+  });
+  return combine(ClipType.Union, [[...points].map(plain), ...folded], []);
 };

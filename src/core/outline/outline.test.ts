@@ -1,9 +1,19 @@
 import { Point as RefPoint, Polygon as RefPolygon } from '@flatten-js/core';
+import { booleanOpD, ClipType, FillRule } from 'clipper2-ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { OFFSET_ARC_MM, OFFSET_DECIMALS } from '../tolerances';
 import { foldOver, type MarkedOutline } from './foldOver';
-import { boundsOf, pathLength, polygonArea, scalePoints, signedArea, type Polygon } from './polygon';
+import {
+  areaOfParts,
+  boundsOf,
+  pathLength,
+  type Point,
+  type Polygon,
+  polygonArea,
+  scalePoints,
+  signedArea,
+} from './polygon';
 
 const box = (w: number, h: number): Polygon => [
   { x: 0, y: 0 },
@@ -107,5 +117,80 @@ describe('fold-over', () => {
       }),
       { numRuns: 60 },
     );
+  });
+
+  /** How far a point is from a line between two others, by plain geometry. */
+  const away = (p: Point, a: Point, b: Point): number => {
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const t = Math.min(1, Math.max(0, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)));
+    return Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy);
+  };
+  const isIn = (p: Point, polygon: Polygon): boolean =>
+    polygon.reduce((inside, a, i) => {
+      const b = polygon[(i + 1) % polygon.length] ?? a;
+      const isCrossed = a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x);
+      return isCrossed ? !inside : inside;
+    }, false);
+  /** The area of all places that a rule holds for, counted on a grid, mm². */
+  const counted = (polygon: Polygon, reach: number, isWool: (p: Point) => boolean, step = 0.5): number => {
+    const b = boundsOf(polygon);
+    let count = 0;
+    for (let x = b.minX - reach + step / 2; x < b.maxX + reach; x += step)
+      for (let y = b.minY - reach + step / 2; y < b.maxY + reach; y += step) if (isWool({ x, y })) count += 1;
+    return count * step * step;
+  };
+
+  it('takes off what stays free inside: a C whose wool meets across its gap', () => {
+    const turn = (radius: number, from: number, to: number): Point[] =>
+      Array.from({ length: 61 }, (_, i) => {
+        const angle = from + ((to - from) * i) / 60;
+        return { x: radius * Math.cos(angle), y: radius * Math.sin(angle) };
+      });
+    const gap = 0.13;
+    const c = [...turn(150, gap, 2 * Math.PI - gap), ...turn(90, 2 * Math.PI - gap, gap)];
+    const wool = foldOver(closed(c), 20);
+    const expected = counted(
+      c,
+      21,
+      p => isIn(p, c) || c.some((a, i) => away(p, a, c[(i + 1) % c.length] ?? a) <= 20),
+    );
+    expect(wool.length).toBe(2);
+    expect(areaOfParts(wool) / expected).toBeCloseTo(1, 3);
+  });
+
+  it('ends the wool at a mouth and takes none from the leg beside it', () => {
+    const legs = [
+      [-100, -80],
+      [150, -80],
+      [150, -20],
+      [0, -20],
+      [0, 0],
+      [200, 0],
+      [200, 60],
+      [-100, 60],
+    ].map(([x = 0, y = 0]) => ({ x, y }));
+    const open = [false, true, false, false, false, true, false, false];
+    /** Up to where the wool of an edge reaches: its own leg's mouth. */
+    const mouthOf = [150, 150, 150, 1e9, 200, 200, 200, 1e9];
+    const wool = foldOver({ points: legs, open }, 15);
+    const expected = counted(
+      legs,
+      16,
+      p =>
+        isIn(p, legs) ||
+        legs.some(
+          (a, i) =>
+            !open[i] && p.x <= (mouthOf[i] ?? 0) && away(p, a, legs[(i + 1) % legs.length] ?? a) <= 15,
+        ),
+    );
+    expect(areaOfParts(wool) / expected).toBeCloseTo(1, 3);
+    const lost = booleanOpD(
+      ClipType.Difference,
+      [legs],
+      wool.map(w => [...w]),
+      FillRule.NonZero,
+      4,
+    );
+    expect(areaOf(lost)).toBeLessThan(1);
   });
 });

@@ -25,6 +25,10 @@ export const signedArea = (polygon: Polygon): number =>
 /** Enclosed area in mm², whichever way it runs. */
 export const polygonArea = (polygon: Polygon): number => Math.abs(signedArea(polygon));
 
+/** Area in mm² of parts of which holes run the other way round than what they are holes of. */
+export const areaOfParts = (parts: readonly Polygon[]): number =>
+  Math.abs(parts.reduce((sum, part) => sum + signedArea(part), 0));
+
 /** Length in mm of an open line through the points. */
 export const pathLength = (points: readonly Point[]): number =>
   points.slice(1).reduce((sum, p, i) => {

@@ -4,6 +4,8 @@ import { freeEnvelope } from '../forms/kinds/freeEnvelope';
 import { freeSheet } from '../forms/kinds/freeSheet';
 import { FORM_KINDS } from '../forms/kinds/registry';
 import type { DrawnOutline } from '../outline/drawn';
+import { polygonArea } from '../outline/polygon';
+import { mm } from '../quantity';
 import { makePlan } from './makePlan';
 import { newPlan } from './newPlan';
 import { setLink, setOutline } from './setLink';
@@ -50,6 +52,41 @@ describe('the plan of a drawn outline', () => {
       );
     },
   );
+
+  /** A C of 300 mm with a gap of 30: a ring cut through. */
+  const C: DrawnOutline = {
+    points: [-1, 1].flatMap(side =>
+      Array.from({ length: 24 }, (_, i) => {
+        const from = Math.asin(15 / 150);
+        const angle = from + ((2 * Math.PI - 2 * from) * i) / 23;
+        const [radius, turn] = side < 0 ? [150, angle] : [90, 2 * Math.PI - angle];
+        return { x: radius * Math.cos(turn), y: radius * Math.sin(turn), round: false };
+      }),
+    ),
+    open: [],
+    mirrored: false,
+  };
+  const cPlan = (foldOverMm: number, ease: number) => {
+    const input = setOutline(newPlan(freeEnvelope), C);
+    const measures = { ...input.form.measures, ease };
+    return makePlan({ ...input, foldOverMm: mm(foldOverMm), form: { ...input.form, measures } });
+  };
+
+  it('whose fold-over shuts in a hole takes no wool for the hole', () => {
+    const made = cPlan(20, 0);
+    const [face] = made.ok ? made.value.form.faces : [];
+    expect(face?.wool.length).toBe(2);
+    const [outer = [], hole = []] = face?.wool ?? [];
+    expect((face?.woolMm2 ?? 0) / (polygonArea(outer) - polygonArea(hole))).toBeCloseTo(1, 6);
+    // The ring that is wool is less than the whole disc by what the hole leaves free.
+    expect(polygonArea(hole)).toBeGreaterThan(10_000);
+  });
+
+  it('whose ease shuts in a hole is refused, with the reason', () => {
+    const made = cPlan(0, 15.5);
+    expect(made.ok ? [] : made.issues.map(i => i.code)).toEqual(['EASE_SHUTS']);
+    expect(cPlan(0, 8).ok).toBe(true);
+  });
 
   it('twice as long and wide takes four times the wool of a flat one, whatever its outline', () => {
     fc.assert(

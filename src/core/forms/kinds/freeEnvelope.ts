@@ -29,10 +29,10 @@ export const freeEnvelope: FormKind = {
   specs: () => DRAWN_SPECS,
   objection: () => null,
   plan: (m, laying, outline) => {
-    const { finished, handles } = drawnFinished(m, outline ?? GLOVE, laying.finenessMm);
+    const { finished, handles, trouble } = drawnFinished(m, outline ?? GLOVE, laying.finenessMm);
     const hints = finished.open.includes(true) ? [] : [CLOSED];
     return planEnvelope(
-      { faces: bothFaces(finished), handles, alongOnTable: 'right', more: { hints } },
+      { faces: bothFaces(finished), handles, alongOnTable: 'right', more: { hints, trouble } },
       laying,
     );
   },

@@ -17,7 +17,7 @@ export const freeSheet: FormKind = {
   specs: () => DRAWN_SPECS,
   objection: () => null,
   plan: (m, laying, outline) => {
-    const { finished, handles } = drawnFinished(m, outline ?? LEAF, laying.finenessMm);
-    return planFlat({ finished: finished.points, handles }, laying);
+    const { finished, handles, trouble } = drawnFinished(m, outline ?? LEAF, laying.finenessMm);
+    return { ...planFlat({ finished: finished.points, handles }, laying), trouble };
   },
 };
