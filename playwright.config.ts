@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test';
 import { BROWSER_FLAGS, browserPath } from './scripts/browser.mjs';
 
-const PORT = 4899;
+const PORT = Number(process.env['E2E_PORT'] ?? 4899);
 
 export default defineConfig({
   testDir: 'e2e',

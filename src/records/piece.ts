@@ -214,7 +214,6 @@ export const laidOf = (piece: Piece): LaidOf => ({
   colours: piece.colours,
   woolId: piece.woolId,
   decorations: piece.laying.decorations,
-  stepG: piece.plan.scaleStepG,
 });
 
 /** A piece with the wools of one layer changed; layers like the piece's own wool need no naming. */

@@ -1,4 +1,4 @@
-import { divide } from './divide';
+import { divide, finerStep } from './divide';
 import type { Decoration, LayStep } from './layOrder';
 import type { WeighPlan } from './weigh';
 
@@ -39,8 +39,6 @@ export interface LaidOf {
   /** The piece's own wool, for layers that are not named. */
   readonly woolId: string | null;
   readonly decorations?: readonly Decoration[];
-  /** What the scale reads, g, > 0. */
-  readonly stepG: number;
 }
 
 /** More pieces alike, or more piles in all, than these are weighed as one list, over and over. */
@@ -75,11 +73,11 @@ export const pileList = (weigh: WeighPlan, of: LaidOf): readonly ScalePile[] => 
     ...weigh.faces.flatMap((face, f) =>
       face.layers.flatMap((grams, l) => {
         const parts = partsOf(of.colours, l, of.woolId);
-        const shares = divide(
-          grams,
-          parts.map(p => p.share),
-          of.stepG,
-        );
+        const weights = parts.map(p => p.share);
+        const all = weights.reduce((a, b) => a + b, 0);
+        // A trace of a colour is a pile too.
+        const lightest = Math.min(...weights.filter(w => w > 0).map(w => (grams * w) / all));
+        const shares = divide(grams, weights, finerStep(weigh.stepG, lightest, 1));
         return parts.map((part, p): ScalePile => ({
           id: [k + 1, f + 1, l + 1, p + 1].join('.'),
           piece: k + 1,

@@ -1,4 +1,4 @@
-import { divide, roundToStep } from './divide';
+import { divide, finerStep, roundToStep } from './divide';
 import { type Split, splitScheme } from './splitScheme';
 
 /** What is to be weighed: a face with its layers, or a heap that is parted into equal ones. */
@@ -23,6 +23,8 @@ export interface FaceWeight {
 }
 
 export interface WeighPlan {
+  /** Grams in which it is told: what the scale reads to, or finer where piles are light. */
+  readonly stepG: number;
   /** How often these piles are weighed: once for each piece that is laid. */
   readonly times: number;
   /** Grams to lay for one of them, rounded to the scale; the piles sum to it exactly. */
@@ -36,6 +38,9 @@ export interface WeighPlan {
   readonly partGrams: number;
   readonly scheme: readonly Split[];
 }
+
+/** A pile of fewer steps than this is told in tenths of them: rounding would take more than 5 % from it. */
+const FEWEST_STEPS = 10;
 
 const tidy = (grams: number): number => Number(grams.toFixed(6));
 
@@ -51,15 +56,18 @@ export const weigh = (input: {
   readonly reserveShare: number;
   readonly stepG: number;
 }): WeighPlan => {
-  const { times, stepG, piles } = input;
+  const { times, piles } = input;
   const exact = input.grams / times;
-  const total = roundToStep(exact, stepG);
   const weights = piles.map(p => p.weight);
   const all = weights.reduce((a, b) => a + b, 0);
+  const lightest = Math.min(...piles.map(p => (exact * p.weight) / all / layersOf(p)));
+  const stepG = finerStep(input.stepG, lightest, FEWEST_STEPS);
+  const total = roundToStep(exact, stepG);
   const perPile = divide(total, weights, stepG);
   const reserve = roundToStep(Math.ceil((input.grams * input.reserveShare) / stepG) * stepG, stepG);
   const parts = piles.reduce((sum, p) => sum + layersOf(p) * p.equal, 0);
   return {
+    stepG,
     times,
     total,
     reserve,

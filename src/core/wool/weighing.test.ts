@@ -20,7 +20,7 @@ const TWO_COLOURS = [
     { woolId: 'kelp', share: 2 },
   ],
 ];
-const OF = { colours: TWO_COLOURS, woolId: 'kelp', stepG: 0.5 };
+const OF = { colours: TWO_COLOURS, woolId: 'kelp' };
 
 describe('piles', () => {
   it('a layer that is not named is of the piece’s wool; shares need not sum to one', () => {
@@ -230,7 +230,7 @@ describe('where a wool runs out', () => {
     reserveShare: 0,
     stepG: 0.5,
   });
-  const piles = pileList(four, { colours: [], woolId: 'kelp', stepG: 0.5 });
+  const piles = pileList(four, { colours: [], woolId: 'kelp' });
   const spare = [
     { woolId: 'kelp', grams: 500 },
     { woolId: 'fog', grams: 60 },
@@ -255,7 +255,7 @@ describe('where a wool runs out', () => {
     expect(substituteFor({ woolId: 'kelp', short: 25 }, piles, [{ woolId: 'fog', grams: 30 }])).toBeNull();
     const two = pileList(
       weigh({ grams: 40, times: 1, piles: [{ ...face('face'), layers: 2 }], reserveShare: 0, stepG: 1 }),
-      { colours: [], woolId: 'kelp', stepG: 1 },
+      { colours: [], woolId: 'kelp' },
     );
     expect(substituteFor({ woolId: 'kelp', short: 2 }, two, spare)).toBeNull();
   });

@@ -1,3 +1,5 @@
+import { laidGrams } from '../../core/wool/laidGrams';
+import { laidOf } from '../../records/piece';
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
 import { dryShare, outcome, type Outcome } from '../../core/plan/outcome';
@@ -147,9 +149,15 @@ const Closing = ({ stage, came }: { readonly stage: PieceStage; readonly came: O
 export const FinishView = () => {
   const stage = usePieceStage();
   const { plan, piece } = stage;
+  const { weighings } = stage;
+  const laidG = useMemo(() => {
+    if (!plan.ok || !plan.value.weigh) return null;
+    const of = { ...laidOf(piece), weighings: weighings.map(e => e.act), pieces: piece.plan.pieces };
+    return laidGrams(plan.value.weigh, of).grams;
+  }, [plan, piece, weighings]);
   const came = useMemo(
-    () => (plan.ok ? outcome(plan.value.form, piece.result, plan.value.laidGramsEach) : null),
-    [plan, piece.result],
+    () => (plan.ok ? outcome(plan.value.form, piece.result, laidG) : null),
+    [plan, piece.result, laidG],
   );
   const scene = useMemo(() => {
     if (!plan.ok || !came) return null;
@@ -177,7 +185,7 @@ export const FinishView = () => {
             <DryFields stage={stage} plan={plan.value} />
           </div>
           <Comparison
-            lines={linesOf(plan.value, came, { result: piece.result, units: stage.settings.units })}
+            lines={linesOf(plan.value, came, { result: piece.result, units: stage.settings.units, laidG })}
             units={stage.settings.units}
           />
           <Closing stage={stage} came={came} />

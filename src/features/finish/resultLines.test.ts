@@ -13,7 +13,7 @@ const laid = plan.weigh?.total ?? Number.NaN;
 const lines = (grams: number | null) => {
   const readings = Object.fromEntries(plan.form.gauges.map(g => [g.id, Number(g.wantedMm)]));
   const result = { readings, grams, thicknessMm: 3.5, finishedAt: null };
-  return linesOf(plan, outcome(plan.form, result, laid), { result, units: 'metric' });
+  return linesOf(plan, outcome(plan.form, result, laid), { result, units: 'metric', laidG: laid });
 };
 
 describe('plan against result, line by line', () => {

@@ -18,8 +18,15 @@ export interface Line {
   readonly why?: string;
 }
 
+/** What came out, and the grams that it was laid of. */
+interface Came {
+  readonly result: Result;
+  readonly units: UnitSystem;
+  readonly laidG: number | null;
+}
+
 /** How each figure of the result was worked out, with its inputs. */
-const whysOf = (plan: Plan, came: Outcome, { result, units }: { result: Result; units: UnitSystem }) => {
+const whysOf = (plan: Plan, came: Outcome, { result, units, laidG }: Came) => {
   const show = (v: number | null | undefined, d: Dimension): string =>
     v === null || v === undefined ? 'not measured' : showQuantity(v, d, units);
   const axis = (name: 'along' | 'across'): string => {
@@ -39,12 +46,12 @@ const whysOf = (plan: Plan, came: Outcome, { result, units }: { result: Result; 
     firmness: plan.form.solid
       ? `Dry weight ${show(result.grams, 'mass')} ÷ volume ${came.volumeCm3 === null ? 'not known' : showVolume(came.volumeCm3, units)} (the planned volume, scaled by length and twice by width as they came out).`
       : `Weight per area ${show(came.arealFinished, 'areal')} ÷ thickness ${show(result.thicknessMm, 'thickness')}.`,
-    kept: `Dry weight ${show(result.grams, 'mass')} ÷ ${show(plan.laidGramsEach, 'mass')} laid.`,
+    kept: `Dry weight ${show(result.grams, 'mass')} ÷ ${show(laidG, 'mass')} laid.`,
   };
 };
 
 /** Plan against result, line by line. */
-export const linesOf = (plan: Plan, came: Outcome, of: { result: Result; units: UnitSystem }): Line[] => {
+export const linesOf = (plan: Plan, came: Outcome, of: Came): Line[] => {
   const { result } = of;
   const why = whysOf(plan, came, of);
   const wall: readonly Line[] = [

@@ -8,10 +8,10 @@ import { scaleMass } from '../../core/units/scaleMass';
 const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
   const { units } = stage.settings;
   const { plan } = stage.piece;
-  const mass = (g: number): string => scaleMass(g, plan.scaleStepG, units);
+  const mass = (g: number): string => scaleMass(g, weigh.stepG, units);
   const exact = showQuantity(weigh.partGrams * weigh.parts, 'mass', units);
   const each = weigh.times > 1 ? `, for one of ${weigh.times}` : '';
-  const step = showQuantity(plan.scaleStepG, 'mass', units);
+  const step = scaleMass(weigh.stepG, weigh.stepG, units);
   return (
     <Why of="these masses">
       <p>
@@ -46,7 +46,7 @@ export const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly s
           <div key={name}>
             <dt className="text-[13px] text-chalk">{name}</dt>
             <dd className={name === 'take from the shelf' ? 'text-3xl font-semibold' : 'text-3xl font-light'}>
-              {scaleMass(g, stage.piece.plan.scaleStepG, units)}
+              {scaleMass(g, weigh.stepG, units)}
             </dd>
           </div>
         ))}

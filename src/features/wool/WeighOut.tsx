@@ -145,7 +145,11 @@ const Now = (props: {
         <NumberField
           className="w-32"
           label="On the scale"
-          shown={net === null ? '' : showFigure(net, 'mass', { units, places: stepG >= 1 ? 0 : 1 })}
+          shown={
+            net === null
+              ? ''
+              : showFigure(net, 'mass', { units, places: stepG >= 1 ? 0 : stepG >= 0.1 ? 1 : 2 })
+          }
           unit={homeUnit('mass', units)}
           read={reader('mass', units, { min: 0, max: 100_000 })}
           onValue={setTyped}
@@ -173,10 +177,14 @@ const Now = (props: {
 };
 
 /** Weighing out: pile by pile, each logged against its plan; what is left is shared anew over what is still to weigh. */
-export const WeighOut = (props: { readonly stage: PieceStage; readonly piles: readonly ScalePile[] }) => {
-  const { stage, piles } = props;
+export const WeighOut = (props: {
+  readonly stage: PieceStage;
+  readonly piles: readonly ScalePile[];
+  /** Grams in which they are told. */
+  readonly stepG: number;
+}) => {
+  const { stage, piles, stepG } = props;
   const { units } = stage.settings;
-  const stepG = stage.piece.plan.scaleStepG;
   const wools = useWools();
   const saveLabels = useLabels();
   const bench = useBench(stage.piece.id, stage.entries);

@@ -101,7 +101,6 @@ export const WoolView = () => {
   const look = useLayers(stage);
   const { plan } = stage;
   const fold = stage.piece.plan.foldOverMm;
-  const { scaleStepG: stepG } = stage.piece.plan;
   const [face, setFace] = useState(0);
   const scene = useMemo(
     () => (plan.ok ? pieceScene(plan.value.form, { foldOverMm: fold, face }) : null),
@@ -114,6 +113,7 @@ export const WoolView = () => {
   const layout = useEvenness({ rings, plannedGsm });
   if (!plan.ok || !scene) return <p className="p-4">The plan has to be mended first.</p>;
   const { weigh, form } = plan.value;
+  const stepG = weigh?.stepG ?? stage.piece.plan.scaleStepG;
   const { units } = stage.settings;
   const onResist = form.outlineIs === 'resist';
   const layers = weigh?.faces[0]?.layers.length ?? 1;
@@ -213,7 +213,7 @@ export const WoolView = () => {
                 mass={g => scaleMass(g, stepG, units)}
               />
             )}
-            <WeighOut stage={stage} piles={piles} />
+            <WeighOut stage={stage} piles={piles} stepG={stepG} />
             <Button className="mt-3" onClick={() => setKits(true)}>
               Kits for a class
             </Button>
