@@ -2,20 +2,17 @@
 export const roundToStep = (grams: number, stepG: number): number =>
   Number((Math.max(0, Math.round(grams / stepG)) * stepG).toFixed(6));
 
-/** Finer than this no scale at a bench reads, g. */
-const FINEST_G = 0.01;
+/** A pile of fewer steps than this would be told wrong by more than a tenth. */
+const FEWEST_STEPS = 5;
 
 /**
- * The step in which masses are told: what the scale reads to, or tenths of that where the lightest pile would be fewer than so many
- * steps, so that none is told as nothing, or as a third more than it is.
- * @param stepG what the scale reads to, g, > 0  @param lightestG the lightest pile, g  @param steps fewest steps of a pile
- * @example finerStep(1, 0.69, 10) // 0.01
+ * The step in which piles are told: what the scale reads to; where that is coarse for the lightest of them, a tenth of a gram, and
+ * under a gram a hundredth (common practice), so that none is told as nothing.
+ * @param stepG what the scale reads to, g, > 0  @param lightestG the lightest pile, g
+ * @example stepFor(1, 0.69) // 0.01
  */
-export const finerStep = (stepG: number, lightestG: number, steps: number): number => {
-  let step = stepG;
-  while (step > FINEST_G && lightestG < steps * step) step = Number((step / 10).toFixed(6));
-  return Math.min(stepG, Math.max(step, FINEST_G));
-};
+export const stepFor = (stepG: number, lightestG: number): number =>
+  lightestG >= FEWEST_STEPS * stepG ? stepG : Math.min(stepG, lightestG < 1 ? 0.01 : 0.1);
 
 /**
  * Divides a mass by weights so that every part is a whole number of scale steps and the parts sum exactly to the

@@ -1,4 +1,4 @@
-import { divide, finerStep } from './divide';
+import { divide, stepFor } from './divide';
 import type { Decoration, LayStep } from './layOrder';
 import type { WeighPlan } from './weigh';
 
@@ -77,7 +77,11 @@ export const pileList = (weigh: WeighPlan, of: LaidOf): readonly ScalePile[] => 
         const all = weights.reduce((a, b) => a + b, 0);
         // A trace of a colour is a pile too.
         const lightest = Math.min(...weights.filter(w => w > 0).map(w => (grams * w) / all));
-        const shares = divide(grams, weights, finerStep(weigh.stepG, lightest, 1));
+        const shares = divide(
+          grams,
+          weights,
+          lightest < weigh.stepG ? stepFor(weigh.stepG, lightest) : weigh.stepG,
+        );
         return parts.map((part, p): ScalePile => ({
           id: [k + 1, f + 1, l + 1, p + 1].join('.'),
           piece: k + 1,

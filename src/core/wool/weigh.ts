@@ -1,4 +1,4 @@
-import { divide, finerStep, roundToStep } from './divide';
+import { divide, stepFor, roundToStep } from './divide';
 import { type Split, splitScheme } from './splitScheme';
 
 /** What is to be weighed: a face with its layers, or a heap that is parted into equal ones. */
@@ -39,9 +39,6 @@ export interface WeighPlan {
   readonly scheme: readonly Split[];
 }
 
-/** A pile of fewer steps than this is told in tenths of them: rounding would take more than 5 % from it. */
-const FEWEST_STEPS = 10;
-
 const tidy = (grams: number): number => Number(grams.toFixed(6));
 
 /**
@@ -61,7 +58,7 @@ export const weigh = (input: {
   const weights = piles.map(p => p.weight);
   const all = weights.reduce((a, b) => a + b, 0);
   const lightest = Math.min(...piles.map(p => (exact * p.weight) / all / layersOf(p)));
-  const stepG = finerStep(input.stepG, lightest, FEWEST_STEPS);
+  const stepG = stepFor(input.stepG, lightest);
   const total = roundToStep(exact, stepG);
   const perPile = divide(total, weights, stepG);
   const reserve = roundToStep(Math.ceil((input.grams * input.reserveShare) / stepG) * stepG, stepG);
