@@ -75,6 +75,11 @@ describe('the shelf as a table', () => {
     expect(rows[1]?.gramsCounted).toBeCloseTo(56.699, 3);
   });
 
+  it('reads 1,250 as the table’s own marks have it', () => {
+    expect(read('name;grams\nTar;1,250\n').rows[0]?.gramsCounted).toBe(1.25);
+    expect(read('name,grams\nTar,"1,250"\n').rows[0]?.gramsCounted).toBe(1250);
+  });
+
   it('tells what is no figure with its line, and keeps its words', () => {
     const { rows, problems } = read('name,grams,micron\nFog,-3,fine\n,20,\nOat,40,25\n');
     expect(problems.map(p => [p.code, p.path])).toEqual([

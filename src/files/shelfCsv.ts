@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { type Issue, issue } from '../core/issues';
 import { isWithin, type Limit, LIMITS } from '../core/limits';
 import { err, ok, type Result } from '../core/result';
-import { parseNumber } from '../core/units/parseNumber';
+import { type DecimalMark, parseNumber } from '../core/units/parseNumber';
 import { parseQuantity } from '../core/units/units';
 import { SORTS, type Wool, WOOL_FORMS, type WoolRow } from '../records/wool';
 
@@ -92,7 +92,7 @@ const RANGE: Readonly<Partial<Record<Column, Limit>>> = {
 /** One row. An empty cell says nothing; what cannot be read is handed on in its words. */
 const rowOf = (
   cells: ReadonlyArray<{ readonly heading: string; readonly text: string }>,
-  line: number,
+  { line, decimal }: { readonly line: number; readonly decimal: DecimalMark },
 ): { row: WoolRow | null; problems: Issue[] } => {
   const problems: Issue[] = [];
   const unread: string[] = [];
@@ -121,8 +121,8 @@ const rowOf = (
   if (colour !== '' && !isColour) unread.push(`colour: ${colour}`);
   for (const { heading, text: given } of cells)
     if (columnOf(heading) === null && given !== '') unread.push(`${heading}: ${given}`);
-  const mass = (given: string): number | null => parseQuantity(given, 'mass', 'metric');
-  const plain = (given: string): number | null => parseNumber(given);
+  const mass = (given: string): number | null => parseQuantity(given, 'mass', { units: 'metric', decimal });
+  const plain = (given: string): number | null => parseNumber(given, decimal);
   return {
     row: {
       name,
@@ -153,10 +153,12 @@ export const readShelfCsv = (text: string): Result<ReadShelf> => {
   const [headings = [], ...lines] = parsed.data;
   if (!headings.some(h => columnOf(h) === 'name'))
     return err(issue('CSV_HEADINGS', 'line 1', { got: headings.slice(0, 6).join(', ').slice(0, 120) }));
+  // A table parts its cells by semicolons where a comma stands before the tenths.
+  const decimal = parsed.meta.delimiter === ';' ? ',' : '.';
   const rows = lines.map((cells, i) =>
     rowOf(
       cells.map((cell, k) => ({ heading: headings[k]?.trim() ?? `column ${k + 1}`, text: plainText(cell) })),
-      i + 2,
+      { line: i + 2, decimal },
     ),
   );
   return ok({

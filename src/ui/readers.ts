@@ -1,13 +1,26 @@
 import { additiveSlip } from '../core/shrinkage/additiveSlip';
+import type { DecimalMark } from '../core/units/parseNumber';
 import { shrinkage } from '../core/quantity';
-import { type Dimension, parseQuantity, showQuantity, type UnitSystem } from '../core/units/units';
+import {
+  type Dimension,
+  openFigures,
+  parseQuantity,
+  showQuantity,
+  type UnitSystem,
+} from '../core/units/units';
 import type { Read } from './NumberField';
+
+/** The mark before the tenths, as this browser writes numbers. */
+const DECIMAL: DecimalMark =
+  new Intl.NumberFormat().formatToParts(1.5).find(part => part.type === 'decimal')?.value === ',' ? ',' : '.';
 
 /** A reader for fields of one dimension: in either unit system, within a range. */
 export const reader =
   (dimension: Dimension, units: UnitSystem, range: { min: number; max: number }) =>
   (text: string): Read => {
-    const value = parseQuantity(text, dimension, units);
+    const open = openFigures(text, DECIMAL);
+    if (open) return { ok: false, why: `Is it ${open[0]} or ${open[1]}? Type it so.` };
+    const value = parseQuantity(text, dimension, { units, decimal: DECIMAL });
     if (value === null) return { ok: false, why: 'Not a figure I can read, such as 30.5, 1,8 or 12 in.' };
     if (!(value >= range.min && value <= range.max)) {
       const show = (v: number): string => showQuantity(v, dimension, units);

@@ -1,5 +1,5 @@
 import { GRAMS_PER_OUNCE, GSM_PER_OZ_YD2, MM_PER_INCH } from './constants';
-import { parseNumber } from './parseNumber';
+import { type DecimalMark, openReadings, parseNumber, plainNumber } from './parseNumber';
 
 /** Which units a felter reads. Everything is stored in mm and g whichever is shown. */
 export type UnitSystem = 'metric' | 'imperial';
@@ -13,31 +13,36 @@ interface Unit {
   readonly size: number;
 }
 
+const INCH = ['in', 'ins', 'inch', 'inches', '"'];
+const CENTIMETRE = ['cm', 'cms', 'centimetre', 'centimetres', 'centimeter', 'centimeters'];
+const MILLIMETRE = ['mm', 'mms', 'millimetre', 'millimetres', 'millimeter', 'millimeters'];
+
 const UNITS: Readonly<Record<Dimension, Readonly<Record<string, Unit>>>> = {
   length: {
-    cm: { names: ['cm'], size: 10 },
-    in: { names: ['in', 'inch', 'inches', '"', '″', '”'], size: MM_PER_INCH },
-    mm: { names: ['mm'], size: 1 },
-    m: { names: ['m'], size: 1000 },
-    ft: { names: ['ft', "'", '′'], size: 12 * MM_PER_INCH },
+    cm: { names: CENTIMETRE, size: 10 },
+    in: { names: INCH, size: MM_PER_INCH },
+    mm: { names: MILLIMETRE, size: 1 },
+    m: { names: ['m', 'metre', 'metres', 'meter', 'meters'], size: 1000 },
+    ft: { names: ['ft', 'foot', 'feet', "'"], size: 12 * MM_PER_INCH },
+    yd: { names: ['yd', 'yds', 'yard', 'yards'], size: 36 * MM_PER_INCH },
   },
   thickness: {
-    mm: { names: ['mm'], size: 1 },
-    cm: { names: ['cm'], size: 10 },
-    in: { names: ['in', 'inch', 'inches', '"', '″', '”'], size: MM_PER_INCH },
+    mm: { names: MILLIMETRE, size: 1 },
+    cm: { names: CENTIMETRE, size: 10 },
+    in: { names: INCH, size: MM_PER_INCH },
   },
   mass: {
-    g: { names: ['g', 'gram', 'grams', 'gr'], size: 1 },
-    kg: { names: ['kg'], size: 1000 },
+    g: { names: ['g', 'gr', 'gram', 'grams', 'gramme', 'grammes'], size: 1 },
+    kg: { names: ['kg', 'kilo', 'kilos', 'kilogram', 'kilograms'], size: 1000 },
     oz: { names: ['oz', 'ounce', 'ounces'], size: GRAMS_PER_OUNCE },
-    lb: { names: ['lb', 'lbs'], size: 16 * GRAMS_PER_OUNCE },
+    lb: { names: ['lb', 'lbs', 'pound', 'pounds'], size: 16 * GRAMS_PER_OUNCE },
   },
   areal: {
     'g/m²': { names: ['g/m²', 'g/m2', 'gsm'], size: 1 },
     'oz/yd²': { names: ['oz/yd²', 'oz/yd2'], size: GSM_PER_OZ_YD2 },
   },
   density: { 'g/cm³': { names: ['g/cm³', 'g/cm3'], size: 1 } },
-  share: { '%': { names: ['%', 'percent'], size: 0.01 } },
+  share: { '%': { names: ['%', 'percent', 'per cent'], size: 0.01 } },
   count: { '': { names: [''], size: 1 } },
 };
 
@@ -62,33 +67,90 @@ const HOME: Readonly<Record<UnitSystem, Readonly<Record<Dimension, string>>>> = 
   },
 };
 
+const FEET = 12 * MM_PER_INCH;
+
 /** The unit that a bare number is taken in. */
 export const homeUnit = (dimension: Dimension, system: UnitSystem): string => HOME[system][dimension];
 
 const sizeOf = (dimension: Dimension, name: string): number | null => {
-  const wanted = name.trim().toLowerCase();
+  const wanted = name.trim().toLowerCase().replace(/\.$/, '');
   const unit = Object.values(UNITS[dimension]).find(u => u.names.includes(wanted));
   return unit?.size ?? null;
 };
 
+/** Marks of feet and inches as one kind each, whatever quotation marks stand for them. */
+const plainMarks = (text: string): string =>
+  plainNumber(text)
+    .replaceAll(/[’‘′`]/g, "'")
+    .replaceAll(/[”“″]|''/g, '"');
+
+/** A figure, and what stands behind it until the next one. A hyphen may join parts: 5'-2". */
+const PART =
+  /\s*-?\s*(\d+[ -]\d+\/\d+|\d+\/\d+|\d{1,3}(?: \d{3})+(?:[.,]\d+)?|[\d.,]*\d[.,]?)\s*([^\d\s.,-][^\d]*?(?:(?<=\/[a-z]+)[23])?)?\s*(?=$|-?\s*\d)/y;
+
+/** How a felter writes figures. */
+export interface Written {
+  readonly units: UnitSystem;
+  readonly decimal: DecimalMark;
+}
+
+/** No figure is written longer than this. */
+const LONGEST = 40;
+
+interface Part {
+  readonly figure: string;
+  readonly unit: string;
+}
+
+const partsOf = (text: string): readonly Part[] | null => {
+  const parts: Part[] = [];
+  PART.lastIndex = 0;
+  while (PART.lastIndex < text.length) {
+    const found = PART.exec(text);
+    if (!found) return null;
+    parts.push({ figure: found[1] ?? '', unit: (found[2] ?? '').trim() });
+  }
+  return parts;
+};
+
 /**
- * Reads a figure with or without a unit, in either system: `12 in`, `30.5`, `1,8`, `1 3/4 oz`, `2' 3"`.
+ * Reads a figure with or without a unit, in either system, as people write it: `12 in`, `30.5`, `1,8`, `1¾ oz`, `5'-2"`, `1 lb 4 oz`.
+ * @param as the units of a bare number, and the number format in use where tenths may have a comma (`parseNumber`)
  * @returns mm, g, g/m², g/cm³, a share or a count; null when it cannot be read
  */
-export const parseQuantity = (text: string, dimension: Dimension, system: UnitSystem): number | null => {
-  const feet =
-    dimension === 'length' ? /^(\d+)\s*(?:'|′|ft)\s*([^'′]+?)\s*(?:"|″|in)?$/.exec(text.trim()) : null;
-  if (feet) {
-    const inches = parseNumber(feet[2] ?? '');
-    return inches === null ? null : (Number(feet[1]) * 12 + inches) * MM_PER_INCH;
+export const parseQuantity = (
+  text: string,
+  dimension: Dimension,
+  as: UnitSystem | Written,
+): number | null => {
+  const { units, decimal } = typeof as === 'string' ? { units: as, decimal: '.' as const } : as;
+  if (text.length > LONGEST) return null;
+  const plain = plainMarks(text);
+  const sign = /^[+-]/.exec(plain)?.[0] ?? '';
+  const parts = partsOf(plain.slice(sign.length).trim());
+  if (!parts || parts.length === 0) return null;
+  let [total, least] = [0, Number.POSITIVE_INFINITY];
+  for (const [i, { figure, unit }] of parts.entries()) {
+    const before = parts[i - 1];
+    // Five feet two: what follows feet is inches.
+    const isInches = unit === '' && before && sizeOf(dimension, before.unit) === FEET;
+    const size = sizeOf(
+      dimension,
+      isInches ? 'in' : unit === '' && i === 0 ? homeUnit(dimension, units) : unit,
+    );
+    const value = parseNumber(figure, decimal);
+    // Parts of one measure go from large to small: 1 lb 4 oz.
+    if (value === null || size === null || size >= least) return null;
+    if (i > 0 && dimension !== 'length' && dimension !== 'mass') return null;
+    total += value * size;
+    least = size;
   }
-  const match = /^([+\-\d\s.,/\u00a0\u202f]*\d[.,]?)\s*(\D*?[23²³]?)$/.exec(text.trim());
-  if (!match) return null;
-  const value = parseNumber(match[1] ?? '');
-  const unit = (match[2] ?? '').trim();
-  const size = sizeOf(dimension, unit === '' ? homeUnit(dimension, system) : unit);
-  return value === null || size === null ? null : value * size;
+  return sign === '-' ? -total : total;
 };
+
+/** The two figures that a text may be, when the number format leaves it open; null where it is at most one. */
+export const openFigures = (text: string, decimal: DecimalMark): readonly [string, string] | null =>
+  openReadings(/^[\d.,\s]*/.exec(plainNumber(text))?.[0] ?? '', decimal);
 
 const EIGHTHS = ['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'] as const;
 
