@@ -98,6 +98,11 @@ export const ISSUES = {
     cause: 'Two of its edges cross or touch, so that inside and outside cannot be told apart.',
     remedy: 'Move the points at the place that is named.',
   },
+  BALL_TOO_FLAT: {
+    message: 'No ball is so flat.',
+    cause: 'As laid, a string over its poles would be shorter than twice its width.',
+    remedy: 'Make the two shrinkages more alike, or the girth over the poles larger.',
+  },
   EASE_SHUTS: {
     message: 'With this ease the outline meets itself and shuts in a hole.',
     cause: 'Two parts of it lie nearer to each other than twice the ease.',

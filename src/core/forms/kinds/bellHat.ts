@@ -1,7 +1,7 @@
 import { allowanceSpec, type FormKind, lengthSpec, measure, type Measures, OUTSIDE } from '../formKind';
 import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
 import type { Station } from '../station';
-import { crown, CROWN_STATIONS } from '../crown';
+import { CROWN_STATIONS, dome } from '../crown';
 import { HEAD_SIZES } from '../sizeTables';
 
 /** Share of the depth that is crown; the rest is a straight wall down to the head line (common practice). */
@@ -12,7 +12,7 @@ const stations = (m: Measures): Station[] => {
   const depth = measure(m, 'depth');
   const top = depth * CROWN_SHARE;
   return [
-    ...crown(top, head),
+    ...dome(top, head),
     { along: depth, girth: head },
     { along: depth + measure(m, 'brim'), girth: measure(m, 'brimGirth') },
   ];
@@ -47,7 +47,7 @@ export const bellHat: FormKind = {
     allowanceSpec('ease', 'Ease of girth', { hint: 'hair and a band' }),
   ],
   objection: m => {
-    if (measure(m, 'depth') < (measure(m, 'head') + measure(m, 'ease')) / 4)
+    if (measure(m, 'depth') * CROWN_SHARE <= (measure(m, 'head') + measure(m, 'ease')) / (2 * Math.PI))
       return 'The crown is too shallow to span this head.';
     return measure(m, 'brimGirth') < measure(m, 'head')
       ? 'The brim is narrower than the head: it would not go on.'

@@ -2,6 +2,7 @@ import { planOnDisc, roundCut } from '../discResist';
 import { type FormKind, lengthSpec, measure, type Measures, type ProfilePoint } from '../formKind';
 import { smoothProfile } from '../profile';
 import { HEAD_SIZES } from '../sizeTables';
+import { ellipseGirth } from '../spheroidArea';
 
 const discOf = (m: Measures): number => measure(m, 'diameter') + measure(m, 'rise');
 /** Finished girth of the hole: it is cut smaller than the head and gives. */
@@ -71,9 +72,9 @@ export const beret: FormKind = {
         facts: [
           {
             name: 'hole girth as laid',
-            value: holeGirth(m) * ((laying.factor.along + laying.factor.across) / 2),
+            value: ellipseGirth(hole * laying.factor.along, hole * laying.factor.across),
             dimension: 'length',
-            why: 'f × head girth × (1 − give).',
+            why: 'f × head girth × (1 − give); where the two directions shrink differently it is laid oval.',
           },
         ],
         hints: ['Cut the hole small and widen it bit by bit: it cannot be made smaller.'],

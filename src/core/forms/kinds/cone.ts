@@ -8,6 +8,12 @@ const profile = (m: Measures): ProfilePoint[] => [
 ];
 const slant = (m: Measures): number => Math.hypot(measure(m, 'height'), measure(m, 'base') / 2);
 
+/**
+ * Half the angle at the tip. A wall of thickness t parts two cones of the same angle whose tips are t/sin α apart, and whose
+ * radii at the base differ by t/cos α. Source: plain geometry.
+ */
+const halfAngle = (m: Measures): number => Math.atan2(measure(m, 'base') / 2, measure(m, 'height'));
+
 /** Cone: closed to a point, open at the base. Its length on the wall is the slant. */
 export const cone: FormKind = {
   kind: 'cone',
@@ -19,13 +25,18 @@ export const cone: FormKind = {
   size: { name: 'slant', of: slant },
   defaults: { base: 120, height: 200 },
   usual: { thicknessMm: 4, firmness: 0.24, layers: 4 },
-  specs: () => [
-    lengthSpec('base', 'Base', { hint: 'diameter', min: 10, max: 2000, outside: OUTSIDE.across }),
+  specs: m => [
+    lengthSpec('base', 'Base', {
+      hint: 'diameter',
+      min: 10,
+      max: 2000,
+      outside: OUTSIDE.across / Math.cos(halfAngle(m)),
+    }),
     lengthSpec('height', 'Height', {
       hint: 'upright, base to tip',
       min: 10,
       max: 2000,
-      outside: OUTSIDE.fromEnd,
+      outside: OUTSIDE.fromEnd / Math.sin(halfAngle(m)),
     }),
   ],
   objection: () => null,

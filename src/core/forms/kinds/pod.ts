@@ -4,6 +4,9 @@ import { gaugeLine } from '../gaugeLine';
 import { ellipsoidProfile } from '../solidBody';
 import { polesOf, spheroidArea } from '../spheroidArea';
 
+/** Flat as a coin, a string over the poles is twice the diameter. */
+const FLATTEST = 2 / Math.PI;
+
 /** Pod on a ball or balloon: wool all round it, a mouth cut where the ball comes out. */
 export const pod: FormKind = {
   kind: 'pod',
@@ -33,7 +36,6 @@ export const pod: FormKind = {
   ],
   objection: m => {
     if (measure(m, 'mouth') > measure(m, 'girth') / Math.PI) return 'The mouth is wider than the pod.';
-    // Flat as a coin, a string over the poles is twice the diameter: 2/π of the girth.
     return measure(m, 'over') < measure(m, 'girth') * 0.66
       ? 'Over the poles is too short for this girth.'
       : null;
@@ -44,12 +46,17 @@ export const pod: FormKind = {
     const poles = polesOf(girth, over);
     const wide = girth / Math.PI;
     const finished = ellipse(wide, poles);
-    const points = ellipse(wide * fy, poles * fx);
-    const woolMm2 = spheroidArea(wide * fy, poles * fx);
+    // Each girth is laid longer by the factor of its own direction; the ball is the one that has both.
+    const ball = { across: wide * fy, poles: polesOf(girth * fy, over * fx) };
+    const isTooFlat = over * fx <= FLATTEST * girth * fy;
+    const points = ellipse(ball.across, ball.poles);
+    const woolMm2 = spheroidArea(ball.across, ball.poles);
     const outline = { points, open: points.map(() => false) };
     const [r, y] = [wide / 2, poles / 2];
+    const top = ball.poles / 2;
     return {
       ...PLAIN,
+      trouble: isTooFlat ? 'BALL_TOO_FLAT' : null,
       outlineIs: 'ball',
       finished,
       laid: outline,
@@ -60,8 +67,8 @@ export const pod: FormKind = {
           { x: r * fy, y: 0 },
         ]),
         gaugeLine({ id: 'B', name: 'girth over the poles', axis: 'across', wanted: over }, laying, [
-          { x: 0, y: -y * fx },
-          { x: 0, y: y * fx },
+          { x: 0, y: -top },
+          { x: 0, y: top },
         ]),
       ],
       handles: [
@@ -74,18 +81,18 @@ export const pod: FormKind = {
               {
                 name: 'mouth, about the top',
                 line: [
-                  { x: (-mouth / 2) * fy, y: -y * fx },
-                  { x: (mouth / 2) * fy, y: -y * fx },
+                  { x: (-mouth / 2) * fy, y: -top },
+                  { x: (mouth / 2) * fy, y: -top },
                 ],
               },
             ]
           : [],
       finishedMm2: spheroidArea(wide, poles),
       facts: [
-        { name: 'ball, across', value: wide * fy, dimension: 'length', why: 'girth as laid ÷ π.' },
+        { name: 'ball, across', value: ball.across, dimension: 'length', why: 'girth as laid ÷ π.' },
         {
           name: 'ball, pole to pole',
-          value: poles * fx,
+          value: ball.poles,
           dimension: 'length',
           why: 'The height at which a string over the poles is as long as given (ellipse, Ramanujan’s formula, from memory).',
         },
