@@ -11,3 +11,6 @@ export const PRACTICE = {
   /** Throws before it is tested again. */
   throws: 12,
 } as const;
+
+/** Hours on a rack until a ball is dry to its core; common practice. */
+export const BALL_DRIES_HOURS = 48;

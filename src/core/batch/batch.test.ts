@@ -12,7 +12,7 @@ describe('a batch', () => {
       each: [10, 10, 10],
       waterChanges: 3,
       trays: 3,
-      rackHours: 24,
+      rackHours: 48,
     });
   });
 

@@ -1,11 +1,13 @@
+import { BALL_DRIES_HOURS } from '../acts/practice';
+
 /** How a batch of balls goes, all of it common practice, no published source. */
 export const BATCH_PRACTICE = {
   /** Balls that hands stand in one sitting. */
   perSitting: 12,
   /** Balls after which the water is dirty. */
   perWater: 5,
-  /** Hours on a rack until they are dry. */
-  rackHours: 24,
+  /** Hours on a rack. */
+  rackHours: BALL_DRIES_HOURS,
   /** Balls of a rack's tray, side by side. */
   perTray: 12,
 } as const;

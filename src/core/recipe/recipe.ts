@@ -1,3 +1,4 @@
+import { BALL_DRIES_HOURS } from '../acts/practice';
 import type { RecipeStep } from '../acts/recipeStep';
 
 /** How a maker goes from wet wool to dry felt: steps in order, free to depart from. */
@@ -96,7 +97,7 @@ export const SCHOOLS: readonly Recipe[] = [
     { act: 'shock', count: 1 },
     { act: 'measure' },
     { act: 'rinse', water: 'cold' },
-    { act: 'dry', minutes: 48 * 60 },
+    { act: 'dry', minutes: BALL_DRIES_HOURS * 60 },
   ]),
 ];
 

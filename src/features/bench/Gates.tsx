@@ -1,6 +1,5 @@
 import { firmTestOf } from '../../core/advice/firmness';
-import { isHollow } from '../../core/advice/faults';
-import { type Gate, gatesAt } from '../../core/advice/gates';
+import { type Gate, gatesAt, resistComesOut } from '../../core/advice/gates';
 import type { Act } from '../../core/acts/act';
 import type { Plan } from '../../core/plan/makePlan';
 import { Button } from '../../ui/Button';
@@ -11,6 +10,9 @@ const WORDS: Readonly<Record<Gate, string>> = {
   'may-open':
     'It has begun to shrink and its skin holds: it may be cut open. A little at a time, not into the resist; rub the cut with soap at once. Blades away from the other hand.',
   'open-soon': 'It is still closed: cut it soon, while a cut still heals.',
+  'may-take-out':
+    'It has begun to shrink and its skin holds: the resist may be pulled out at the mouth. Then rub the edge of the mouth, and the inside.',
+  'take-out-soon': 'The resist is still in: take it out soon, while the inside can still be worked.',
   'firm-but-large':
     'It is firm, but still too large: hot water, a bare mat, and throwing move it, if anything does.',
   'size-but-soft': 'It is at its size, but still soft: what firms it now must shrink it little.',
@@ -24,11 +26,12 @@ export const Gates = (props: {
 }) => {
   const { standing, plan, onLog } = props;
   const { state } = standing;
-  const hasResist = isHollow(plan.form);
-  const gates = gatesAt(state, standing.forecast, { hasResist, test: firmTestOf(plan.form) });
+  const resist = resistComesOut(plan.form);
+  const gates = gatesAt(state, standing.forecast, { resist, test: firmTestOf(plan.form) });
   const mayOpen = gates.includes('may-open') || gates.includes('open-soon');
-  const mayTakeOut = hasResist && state.isCut && !state.isResistOut;
-  if (gates.length === 0 && !mayTakeOut) return null;
+  const atMouth = gates.includes('may-take-out') || gates.includes('take-out-soon');
+  const throughCut = resist === 'cut' && state.isCut && !state.isResistOut;
+  if (gates.length === 0 && !throughCut) return null;
   return (
     <section
       aria-label="Reached"
@@ -38,14 +41,14 @@ export const Gates = (props: {
         {gates.map(gate => (
           <p key={gate}>{WORDS[gate]}</p>
         ))}
-        {mayTakeOut && <p>It is cut: the resist may come out. The inside gets its share of the work.</p>}
+        {throughCut && <p>It is cut: the resist may come out. The inside gets its share of the work.</p>}
       </div>
       {mayOpen && (
         <Button size="wet" onClick={() => onLog({ kind: 'open', what: 'cut' })}>
           Cut open
         </Button>
       )}
-      {mayTakeOut && (
+      {(atMouth || throughCut) && (
         <Button size="wet" onClick={() => onLog({ kind: 'open', what: 'resist-out' })}>
           Resist out
         </Button>

@@ -71,7 +71,7 @@ export const ShelfView = () => {
   const roomy = useRoomy('lg');
   const table = useTable();
   const left = useGramsLeft();
-  const rows = shelfRows(all, { find, sort, order });
+  const rows = shelfRows(all, { find, sort, order, left });
   const asked = all.find(w => w.id === woolId && w.deletedAt === null);
   const chosen = asked ?? (roomy ? rows[0] : undefined);
   const add = (): void => {
