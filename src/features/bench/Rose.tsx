@@ -16,7 +16,12 @@ const petalPath = (length: number, width: number): string => {
   return `M${HUB} 0C${HUB + length * 0.3} ${-width} ${end} ${-width} ${end} 0C${end} ${width} ${HUB + length * 0.3} ${width} ${HUB} 0Z`;
 };
 
-const sideOf = (face: number): number => (face === 1 ? 0 : 180);
+/**
+ * The ends of a direction at which a face's rolls are drawn: its own one of the two. A piece of one face, and a ball, which has none,
+ * is rolled there and back, and its petals grow at both.
+ */
+const endsOf = (face: number, faces: readonly number[]): readonly number[] =>
+  faces.length < 2 ? [0, 180] : [face === 1 ? 0 : 180];
 
 const total = (petals: readonly Petal[], directionDeg: number, face: number): number =>
   petals.filter(p => p.directionDeg === directionDeg && p.face === face).reduce((n, p) => n + p.rolls, 0);
@@ -52,7 +57,7 @@ const Middle = ({ form, now }: { readonly form: FormPlan; readonly now: RoseProp
 
 /**
  * The rolling rose: rolls in each direction round a small plan of the piece. Face 1 grows to one side, face 2 to the
- * other; the petal to grow next is marked.
+ * other; a single face grows to both; the petal to grow next is marked.
  */
 export const Rose = ({ form, state, faces, next, now }: RoseProps) => {
   const most = Math.max(FULL, ...state.petals.map(p => p.rolls));
@@ -70,46 +75,48 @@ export const Rose = ({ form, state, faces, next, now }: RoseProps) => {
       <circle r={R} className="fill-none stroke-rim" strokeDasharray="2 6" />
       <Middle form={form} now={now} />
       {ROLL_DIRECTIONS.map(d =>
-        faces.map(face => {
-          const angle = tableAngle(form.alongOnTable, d) + sideOf(face);
-          const rolls = total(state.petals, d, face);
-          const length = ((R - HUB) * rolls) / most;
-          const isNext = next !== null && next.directionDeg === d && next.face === face;
-          const out = (R + 26) * (isNext || rolls > 0 ? 1 : 0);
-          const rad = (angle * Math.PI) / 180;
-          return (
-            <g key={`${d}/${face}`}>
-              <g transform={`rotate(${angle})`}>
-                <line x1={HUB} x2={R} y1={0} y2={0} className="stroke-rim" strokeWidth={1} />
-                {rolls > 0 && (
-                  <path
-                    d={petalPath(length, 15)}
-                    className={face === 1 ? 'fill-now' : 'fill-now/35 stroke-now'}
-                    strokeWidth={2}
-                  />
-                )}
-                {isNext && (
-                  <path
-                    d={petalPath(Math.min(R - HUB, length + 24), 19)}
-                    className="fill-none stroke-ink"
-                    strokeWidth={3}
-                    strokeDasharray="6 5"
-                  />
+        faces.flatMap(face =>
+          endsOf(face, faces).map(end => {
+            const angle = tableAngle(form.alongOnTable, d) + end;
+            const rolls = total(state.petals, d, face);
+            const length = ((R - HUB) * rolls) / most;
+            const isNext = next !== null && next.directionDeg === d && next.face === face;
+            const out = (R + 26) * (isNext || rolls > 0 ? 1 : 0);
+            const rad = (angle * Math.PI) / 180;
+            return (
+              <g key={`${d}/${face}/${end}`}>
+                <g transform={`rotate(${angle})`}>
+                  <line x1={HUB} x2={R} y1={0} y2={0} className="stroke-rim" strokeWidth={1} />
+                  {rolls > 0 && (
+                    <path
+                      d={petalPath(length, 15)}
+                      className={face === 1 ? 'fill-now' : 'fill-now/35 stroke-now'}
+                      strokeWidth={2}
+                    />
+                  )}
+                  {isNext && (
+                    <path
+                      d={petalPath(Math.min(R - HUB, length + 24), 19)}
+                      className="fill-none stroke-ink"
+                      strokeWidth={3}
+                      strokeDasharray="6 5"
+                    />
+                  )}
+                </g>
+                {out > 0 && (
+                  <text
+                    x={out * Math.cos(rad)}
+                    y={out * Math.sin(rad) + 7}
+                    textAnchor="middle"
+                    className={`text-[22px] ${isNext ? 'fill-ink font-bold' : 'fill-chalk'}`}
+                  >
+                    {rolls}
+                  </text>
                 )}
               </g>
-              {out > 0 && (
-                <text
-                  x={out * Math.cos(rad)}
-                  y={out * Math.sin(rad) + 7}
-                  textAnchor="middle"
-                  className={`text-[22px] ${isNext ? 'fill-ink font-bold' : 'fill-chalk'}`}
-                >
-                  {rolls}
-                </text>
-              )}
-            </g>
-          );
-        }),
+            );
+          }),
+        ),
       )}
     </svg>
   );

@@ -58,13 +58,24 @@ const seriesOf = (line: ChartLine, colour: string) => ({
   endLabel: { show: line.endsIn !== undefined, formatter: line.endsIn ?? '', color: colour, fontSize: 15 },
 });
 
+/** Where the upright axis begins: below all that is drawn, a level that nothing has reached yet included. */
+const lowest = ({ lines, level }: LineChartProps): number => {
+  const all = [...lines.flatMap(l => l.points.map(([, y]) => y)), ...(level ? [level.y] : [])];
+  return Math.max(0, Math.floor((Math.min(1, ...all) - 0.01) * 20) / 20);
+};
+
 const optionOf = (props: LineChartProps, colour: (name: ColourName) => string) => {
   const text = { color: colour('chalk'), fontFamily: 'inherit', fontSize: 13 };
   const { level, yText } = props;
   const across = level && {
     silent: true,
     symbol: 'none',
-    label: { formatter: level.name, position: 'insideEndTop', color: colour('wanted') },
+    label: {
+      formatter: level.name,
+      position: 'insideEndTop',
+      color: colour('wanted'),
+      fontFamily: 'inherit',
+    },
     lineStyle: { color: colour('wanted'), type: 'dotted', width: 3 },
     data: [{ yAxis: level.y }],
   };
@@ -85,7 +96,7 @@ const optionOf = (props: LineChartProps, colour: (name: ColourName) => string) =
     yAxis: {
       type: 'value',
       name: props.yName,
-      scale: true,
+      min: lowest(props),
       max: 1,
       nameTextStyle: { ...text, align: 'left' },
       axisLabel: { ...text, formatter: yText },
