@@ -70,24 +70,53 @@ const carry = (pins: PartialChain, equations: readonly Equation[], ctx: ChainCon
 
 /** Least change of a residual over all shrinkages for the shrinkage to be readable from it at all. */
 const READABLE = 0.5;
+/** Shrinkages at which a residual is looked at where its ends do not tell. */
+const LOOKS = 24;
+/** Of two shrinkages that would do, the one nearer to this is taken: a common one (common practice). */
+const COMMON = 0.33;
+
+/** Two neighbouring shrinkages between which a residual changes its sign; of several the most common. */
+const crossing = (looks: ReadonlyArray<readonly [number, number]>): { low: number; high: number } | null => {
+  const found = looks.flatMap(([high, after], i) => {
+    const [low, before] = looks[i - 1] ?? [high, after];
+    return Math.sign(before) === Math.sign(after) ? [] : [{ low, high }];
+  });
+  const off = (r: { low: number; high: number }): number => Math.abs((r.low + r.high) / 2 - COMMON);
+  return found.toSorted((x, y) => off(x) - off(y))[0] ?? null;
+};
 
 /**
  * Guesses the shrinkage, carries it, and closes on the guess at which the spare equation holds.
  * Needed where the shrinkage and another link are both unknown, e.g. a resist already cut and the wool that is left.
+ * @returns null where the pins agree and leave the shrinkage open: a piece as heavy as it is large and dense may shrink as it likes
  */
 const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equation[]): Spread | null => {
-  const spareAt = (s: number): number =>
-    carry({ ...pins, shrinkage: s }, equations, ctx).spare[0]?.residual ?? Number.NaN;
-  const high = largestAlong(ctx.acrossRatio);
-  const range = Math.abs(spareAt(high) - spareAt(0));
-  if (!Number.isFinite(range)) return null;
-  const s = range < READABLE ? null : findRoot(spareAt, { low: 0, high });
-  const equation = carry({ ...pins, shrinkage: s ?? 0 }, equations, ctx).spare[0]?.equation.name ?? 'wool';
-  if (s !== null) {
-    const closed = carry({ ...pins, shrinkage: s }, equations, ctx);
-    return { ...closed, via: { ...closed.via, shrinkage: equation } };
+  // What is known without the shrinkage holds whatever it is, and tells nothing of it.
+  const open = equations.filter(eq => eq.links.some(link => pins[link] === undefined));
+  const carried = (s: number): Spread => carry({ ...pins, shrinkage: s }, open, ctx);
+  const spareAt = (s: number): number => carried(s).spare[0]?.residual ?? Number.NaN;
+  const highest = largestAlong(ctx.acrossRatio);
+  const shrinkages = (count: number): number[] =>
+    Array.from({ length: count + 1 }, (_, i) => (highest * i) / count);
+  const look = (at: readonly number[]): ReadonlyArray<readonly [number, number]> =>
+    at.map(s => [s, spareAt(s)] as const).filter(([, residual]) => Number.isFinite(residual));
+  const ends = look([0, highest]);
+  const looks = ends.length === 2 && crossing(ends) ? ends : look(shrinkages(LOOKS));
+  const [first] = looks;
+  if (!first) return null;
+  const residuals = looks.map(([, residual]) => residual);
+  const isReadable = Math.max(...residuals) - Math.min(...residuals) >= READABLE;
+  const range = crossing(looks);
+  if (isReadable && range) {
+    const s = findRoot(spareAt, range);
+    if (s !== null) {
+      const closed = carried(s);
+      return { ...closed, via: { ...closed.via, shrinkage: closed.spare[0]?.equation.name ?? 'wool' } };
+    }
   }
+  if (range || residuals.some(r => Math.abs(r) <= PIN_AGREEMENT)) return null;
   const involved = CHAIN.filter(link => pins[link] !== undefined && link !== 'layers');
+  const equation = carried(first[0]).spare[0]?.equation.name ?? 'wool';
   return { values: pins, via: {}, free: [], spare: [], breaks: { equation, pins: involved } };
 };
 
