@@ -189,7 +189,7 @@ test.describe('the plan', () => {
     await page.getByRole('radio', { name: 'layer 2' }).click();
     await expect(page.getByText('Layer 2 lies across.')).toBeVisible();
     await page.getByRole('button', { name: 'Why these masses?' }).click();
-    await expect(page.getByRole('dialog')).toContainText('rounded to the 1.0 g your scale reads');
+    await expect(page.getByRole('dialog')).toContainText('rounded to the 1 g your scale reads');
   });
 
   test('dragging the laid outline changes the shrinkage of that direction', async ({ page }) => {

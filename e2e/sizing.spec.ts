@@ -63,6 +63,16 @@ test('a solid: grams from its size, size from its grams, as the cube; rolled dry
   expect(await figure(page, 'Rolled dry')).toBeCloseTo(dry, 1);
 });
 
+test('grams typed for one bead move its size, and that is said, with a way back', async ({ page }) => {
+  await begin(page, 'Ball');
+  const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Wool in all')];
+  await type(page, 'Wool in all', String(2 * grams));
+  await expect(page.getByText(/^Finished diameter gave way: .* became /)).toBeVisible();
+  expect(await figure(page, 'Finished diameter')).toBeGreaterThan(1.2 * size);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect.poll(() => figure(page, 'Finished diameter')).toBe(size);
+});
+
 test('beads for a length are counted, and the grams are for all of them', async ({ page }) => {
   await begin(page, 'Bead string');
   const [beads, grams] = [await figure(page, 'Beads'), await figure(page, 'Wool in all')];

@@ -3,11 +3,15 @@ import { useEffect, useState } from 'react';
 import { type ChainQuantity, linksOf } from '../../core/chain/quantities';
 import { issueText } from '../../core/issues';
 import { originOf } from '../../core/plan/explain';
+import { gaveWay } from '../../core/plan/gaveWay';
+import { planOf } from '../../core/plan/planOf';
 import type { PlanInput } from '../../core/plan/planInput';
 import { refusalOf } from '../../core/plan/refusalOf';
 import type { Plan } from '../../core/plan/makePlan';
 import { setAxisShrinkage, setLink, togglePin } from '../../core/plan/setLink';
-import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
+import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
+import { useNotify } from '../../session/notices';
+import { useUndo } from '../../session/useUndo';
 import type { PieceStage } from '../../session/pieceStage';
 import { NumberField, type Read } from '../../ui/NumberField';
 import { reader, shrinkageReader } from '../../ui/readers';
@@ -111,6 +115,25 @@ const taking =
     return refused.length > 0 ? { ok: false, why: refused.map(issueText).join(' ') } : got;
   };
 
+/** Says which wish gave way to what was typed, from what to what, with a way back. */
+const useTellGaveWay = ({ stage, plan, units }: Omit<RowProps, 'link'>): ((after: PlanInput) => void) => {
+  const { tell } = useNotify();
+  const { undo } = useUndo();
+  return after => {
+    const link = gaveWay(stage.piece.plan, after);
+    const next = planOf(after);
+    if (link === null || !next.ok) return;
+    const show = (v: number | undefined): string =>
+      v === undefined ? '—' : showQuantity(v, LINK[link].dimension, units);
+    const [was, is] = [show(plan.values[link]), show(next.value.values[link])];
+    if (was !== is)
+      tell({
+        text: `${labelOf(plan, link)} gave way: ${was} became ${is}.`,
+        action: { label: 'Put it back', run: undo },
+      });
+  };
+};
+
 const LinkField = ({ stage, plan, link, units }: RowProps) => {
   const { dimension, min, max, step } = LINK[link];
   const value = plan.values[link];
@@ -125,8 +148,11 @@ const LinkField = ({ stage, plan, link, units }: RowProps) => {
   const takes = taking(stage.piece.plan);
   const follows = originOf(stage.piece.plan, plan, link) === 'follows';
   const moved = useMoved(shown);
-  const put = (v: number): void =>
+  const tellGaveWay = useTellGaveWay({ stage, plan, units });
+  const put = (v: number): void => {
     stage.changePlan(p => setLink(p, link, v), { label: labelOf(plan, link), key: link });
+    tellGaveWay(setLink(stage.piece.plan, link, v));
+  };
   return (
     <NumberField
       className={`w-32 ${moved && follows ? 'moved' : ''}`}

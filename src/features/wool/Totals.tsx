@@ -12,12 +12,16 @@ const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage
   const exact = showQuantity(weigh.partGrams * weigh.parts, 'mass', units);
   const each = weigh.times > 1 ? `, for one of ${weigh.times}` : '';
   const step = scaleMass(weigh.stepG, weigh.stepG, units);
+  const reads = scaleMass(plan.scaleStepG, plan.scaleStepG, units);
+  const scaleWords =
+    weigh.stepG < plan.scaleStepG
+      ? `${step}, finer than the ${reads} your scale reads: weigh such light piles on a small scale, or several together and part them`
+      : `the ${step} your scale reads`;
   return (
     <Why of="these masses">
       <p>
-        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all{each}, {exact}, rounded to the {step} your
-        scale reads. Faces share it by their wool area, layers evenly; the odd step goes to what is laid
-        first.
+        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all{each}, {exact}, rounded to {scaleWords}.
+        Faces share it by their wool area, layers evenly; the odd step goes to what is laid first.
       </p>
       <p className="mt-1">
         <b>Reserve {mass(weigh.reserve)}</b> — {showQuantity(plan.reserveShare, 'share', units)} of it,
