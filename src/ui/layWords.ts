@@ -9,7 +9,10 @@ const decorationWords = ({ kind, name, first }: Decoration, face: string): strin
 };
 
 /** A step of laying in words, as it is ticked off. */
-export const layWords = (step: LayStep, of: { readonly faces: number; readonly layers: number }): string => {
+export const layWords = (
+  step: LayStep,
+  of: { readonly faces: number; readonly layers: number; readonly names?: readonly string[] },
+): string => {
   const face = of.faces > 1 ? `, face ${step.face}` : '';
   switch (step.act) {
     case 'make':
@@ -18,6 +21,10 @@ export const layWords = (step: LayStep, of: { readonly faces: number; readonly l
       return step.what ? decorationWords(step.what, face) : '';
     case 'lay':
       return `Lay layer ${step.layer} of ${of.layers}${face}`;
+    case 'grid':
+      return 'Lay the grid on, square with the edges';
+    case 'wind':
+      return `Tease the ${of.names?.[step.face - 1] ?? 'wool'} and wind it up tight, a little at a time, each wrap across the last`;
     case 'wet':
       return `Wet and press down${face}`;
     case 'cover':

@@ -27,7 +27,7 @@ export interface Decoration {
 export interface LayStep {
   /** Stands in the log; the same plan gives the same ids. */
   readonly id: string;
-  readonly act: 'make' | 'lay' | 'decorate' | 'wet' | 'cover' | 'flip' | 'fold';
+  readonly act: 'make' | 'lay' | 'decorate' | 'grid' | 'wind' | 'wet' | 'cover' | 'flip' | 'fold';
   /** Face, from 1. */
   readonly face: number;
   /** Layer, from 1; only of what is laid. */
@@ -36,12 +36,18 @@ export interface LayStep {
   readonly what?: Decoration;
 }
 
+/**
+ * How the wool comes together: face by face and turned over between; one sheet on another with a grid between them, never turned; or
+ * wound up into a body, heap by heap.
+ */
+export type LayBuild = 'turned' | 'stacked' | 'wound';
+
 const AT_ONCE: Readonly<Record<LayOrder, number>> = { all: Number.POSITIVE_INFINITY, two: 2, one: 1 };
 
 /**
  * The steps of laying a piece. Over a resist, layers go on a face, are wetted and covered, the piece is flipped, the spill of
  * the face before is folded over, and the next layers go on; a sheet is laid, wetted and covered. Source: common practice.
- * @param faces 1 for a sheet, 2 over a resist  @param layers of each face, whole, ≥ 1
+ * @param of.faces 1 for a sheet, 2 over a resist, of a body its heaps  @param of.layers of each face, whole, ≥ 1
  * @example laySteps({ faces: 1, layers: 2, order: 'all' }).map(s => s.act) // lay, lay, wet, cover
  */
 export const laySteps = (of: {
@@ -49,8 +55,13 @@ export const laySteps = (of: {
   readonly layers: number;
   readonly order: LayOrder;
   readonly decorations?: readonly Decoration[];
+  /** Turned, when left out. */
+  readonly build?: LayBuild;
 }): readonly LayStep[] => {
-  const atOnce = Math.min(of.layers, AT_ONCE[of.order]);
+  const { build = 'turned' } = of;
+  if (build === 'wound')
+    return Array.from({ length: of.faces }, (_, i) => ({ id: `wind.${i + 1}`, act: 'wind', face: i + 1 }));
+  const atOnce = build === 'stacked' ? of.layers : Math.min(of.layers, AT_ONCE[of.order]);
   const rounds = Math.ceil(of.layers / atOnce);
   const steps: LayStep[] = [];
   const put = (step: Omit<LayStep, 'id'>, round: number): void => {
@@ -71,9 +82,13 @@ export const laySteps = (of: {
       for (let layer = first + 1; layer <= Math.min(of.layers, first + atOnce); layer += 1)
         put({ act: 'lay', face, layer }, round);
       if (round === rounds - 1) decorate(face, false, round);
+      if (build === 'stacked' && face < of.faces) {
+        put({ act: 'grid', face }, round);
+        continue;
+      }
       put({ act: 'wet', face }, round);
       put({ act: 'cover', face }, round);
-      if (of.faces === 1) continue;
+      if (of.faces === 1 || build === 'stacked') continue;
       put({ act: 'flip', face }, round);
       put({ act: 'fold', face }, round);
     }

@@ -54,6 +54,15 @@ describe('layers', () => {
   });
 
   it('a sheet is laid, wetted and covered; every layer of every face is laid once, and no step is named twice', () => {
+    // A grid between two sheets is laid on, and nothing is turned or folded.
+    expect(
+      laySteps({ build: 'stacked', faces: 2, layers: 2, order: 'one' }).map(s => `${s.act} ${s.face}`),
+    ).toEqual(['lay 1', 'lay 1', 'grid 1', 'lay 2', 'lay 2', 'wet 2', 'cover 2']);
+    // A body has no layers: core and cover are wound up, one on the other.
+    expect(laySteps({ build: 'wound', faces: 2, layers: 1, order: 'all' }).map(s => s.act)).toEqual([
+      'wind',
+      'wind',
+    ]);
     expect(laySteps({ faces: 1, layers: 2, order: 'all' }).map(s => s.act)).toEqual([
       'lay',
       'lay',

@@ -2,6 +2,7 @@ import { type LayStep, laySteps } from '../../core/wool/layOrder';
 import { pileList, pilesOfStep } from '../../core/wool/pileList';
 import { laidOf } from '../../records/piece';
 import { layProgress, WHOLE_LAYING } from '../../core/wool/layProgress';
+import { layingOf } from '../../core/plan/layingOf';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceStage } from '../../session/pieceStage';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
@@ -13,9 +14,9 @@ const lastLaid = (steps: readonly LayStep[]): number =>
 
 /** Laying as it stands: until it is done, or the felt was worked, it is the one thing of the bench. */
 export const useLaying = (stage: PieceStage, plan: Plan, bench: Bench) => {
-  const faces = plan.form.faces.length;
+  const { build, faces } = layingOf(plan.form);
   const layers = plan.weigh?.faces[0]?.layers.length ?? 1;
-  const steps = laySteps({ faces, layers, ...stage.piece.laying });
+  const steps = laySteps({ build, faces, layers, ...stage.piece.laying });
   const { next, done, of } = layProgress(
     steps,
     stage.layings.map(e => e.act.step),

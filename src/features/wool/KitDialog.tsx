@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { kitOf } from '../../core/batch/kitOf';
 import { issueText } from '../../core/issues';
+import type { FormPlan } from '../../core/forms/formKind';
+import { layingOf } from '../../core/plan/layingOf';
 import { laySteps } from '../../core/wool/layOrder';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { download, fileName } from '../../files/download';
@@ -25,12 +27,13 @@ const MOST_HEADS = 500;
 export const KitDialog = (props: {
   readonly stage: PieceStage;
   readonly weigh: WeighPlan;
-  readonly faces: number;
+  readonly form: FormPlan;
   readonly onResist: boolean;
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
 }) => {
-  const { stage, weigh, faces, onResist } = props;
+  const { stage, weigh, form, onResist } = props;
+  const how = layingOf(form);
   const { units } = stage.settings;
   const { laying } = stage.piece;
   const { stepG } = weigh;
@@ -58,7 +61,7 @@ export const KitDialog = (props: {
     { heading: 'To pack', lines: kit.packed.map(p => `${p.count} × ${p.name}`) },
     {
       heading: 'Steps',
-      lines: laySteps({ faces, layers, ...laying }).map(s => layWords(s, { faces, layers })),
+      lines: laySteps({ ...how, layers, ...laying }).map(s => layWords(s, { ...how, layers })),
     },
     ...(kit.adultOnly.length > 0 ? [{ heading: 'With children', lines: kit.adultOnly }] : []),
   ];

@@ -1,3 +1,5 @@
+import type { FormPlan } from '../../core/forms/formKind';
+import { layingOf } from '../../core/plan/layingOf';
 import { FIBRE_LAYS, LAY_ORDERS, laySteps } from '../../core/wool/layOrder';
 import type { PieceStage } from '../../session/pieceStage';
 import { Choice } from '../../ui/Choice';
@@ -15,17 +17,18 @@ const FIBRE_WORDS = {
 /** How it is laid, by school, and the steps that follow: they are ticked off at the bench. */
 export const LayUp = (props: {
   readonly stage: PieceStage;
-  readonly faces: number;
+  readonly form: FormPlan;
   readonly layers: number;
 }) => {
-  const { stage, faces, layers } = props;
+  const { stage, form, layers } = props;
+  const { build, faces } = layingOf(form);
   const { laying } = stage.piece;
   const put = (more: Partial<typeof laying>): void =>
     stage.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
-  const steps = laySteps({ faces, layers, ...laying });
+  const steps = laySteps({ build, faces, layers, ...laying });
   return (
     <div className="mb-4 flex flex-col gap-2">
-      {faces > 1 && (
+      {faces > 1 && build === 'turned' && (
         <div>
           <p className="text-[13px] text-chalk">Before each flip</p>
           <Choice

@@ -179,7 +179,7 @@ export const WoolView = () => {
             ) : (
               <>
                 <LayerChoice layers={layers} shown={shown} way={look.wayOf(shown)} onShow={setChosen} />
-                <LayUp stage={stage} faces={form.faces.length} layers={layers} />
+                <LayUp stage={stage} form={form} layers={layers} />
                 <LayerColours stage={stage} layer={shown} />
                 {facesDiffer && (
                   <div className="mb-3">
@@ -221,7 +221,7 @@ export const WoolView = () => {
               <KitDialog
                 stage={stage}
                 weigh={weigh}
-                faces={form.faces.length}
+                form={form}
                 onResist={onResist}
                 open={kits}
                 onOpenChange={setKits}
