@@ -58,7 +58,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(6),
+  version: z.literal(7),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -162,6 +162,15 @@ const addWoolOfDecorations = (old: Record<string, unknown>): Record<string, unkn
   };
 };
 
+/** Drops and eggs were made to the size that was typed; since then they may be made larger than their cap, as balls are. */
+const addCap = (old: Record<string, unknown>): Record<string, unknown> => {
+  const plan = isObject(old['plan']) ? old['plan'] : {};
+  const form = isObject(plan['form']) ? plan['form'] : {};
+  if (form['kind'] !== 'drop' && form['kind'] !== 'egg') return old;
+  const measures = isObject(form['measures']) ? form['measures'] : {};
+  return { ...old, plan: { ...plan, form: { ...form, measures: { over: 0, ...measures } } } };
+};
+
 export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddPiecesOutlineAndEase', up: addPiecesOutlineAndEase },
   { version: 3, name: 'AddLayingAndColours', up: old => ({ ...old, laying: USUAL_LAYING, colours: [] }) },
@@ -182,7 +191,9 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
         'result.thicknessMm': LIMITS.thicknessMm,
       }),
   },
+  { version: 7, name: 'AddCapToDropsAndEggs', up: addCap },
 ];
+
 /** Every wool that a piece is made of: its own, and those of single layers and of decorations. */
 export const woolsOf = (piece: Piece): ReadonlySet<string> =>
   new Set(
@@ -256,7 +267,7 @@ export const newPiece = (of: {
   readonly recipe?: Piece['recipe'];
 }): Piece => ({
   kind: 'piece',
-  version: 6,
+  version: 7,
   ...fresh(of.id, of.now),
   name: of.name,
   notes: '',

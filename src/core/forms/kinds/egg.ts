@@ -1,14 +1,25 @@
-import { type FormKind, lengthSpec, measure, type Measures, type ProfilePoint } from '../formKind';
+import {
+  allowanceSpec,
+  type FormKind,
+  lengthSpec,
+  measure,
+  type Measures,
+  type ProfilePoint,
+} from '../formKind';
 import { ellipsoidProfile, planSolid } from '../solidBody';
 
 const STEPS = 96;
+
+/** Felt for a metal cap is made a little larger than the cap, all over. */
+const lengthOf = (m: Measures): number => measure(m, 'length') + measure(m, 'over');
+const widthOf = (m: Measures): number => measure(m, 'width') + measure(m, 'over');
 
 /**
  * An egg: an ellipse whose widest place is moved towards one end. Bean and bullet shapes have none of that.
  * @param lean share of the half length by which the widest place is moved, 0 for an ellipse
  */
 const eggProfile = (m: Measures): ProfilePoint[] => {
-  const [length, width, lean] = [measure(m, 'length'), measure(m, 'width'), measure(m, 'lean')];
+  const [length, width, lean] = [lengthOf(m), widthOf(m), measure(m, 'lean')];
   if (lean === 0) return ellipsoidProfile(length, width);
   return Array.from({ length: STEPS + 1 }, (_, i) => {
     const angle = (Math.PI * i) / STEPS;
@@ -30,13 +41,17 @@ export const egg: FormKind = {
   group: 'solid',
   faces: 1,
   body: 'solid',
-  size: { name: 'length', of: m => measure(m, 'length') },
+  size: { name: 'length', of: lengthOf },
   laidName: 'Rolled dry',
-  defaults: { length: 60, width: 44, lean: 0.15 },
+  defaults: { length: 60, width: 44, lean: 0.15, over: 0 },
   usual: { thicknessMm: 44, firmness: 0.22, layers: 1, shrinkage: 0.3 },
   specs: () => [
     lengthSpec('length', 'Length', { hint: 'end to end', min: 5, max: 800 }),
     lengthSpec('width', 'Width', { hint: 'at the widest', min: 4, max: 600 }),
+    allowanceSpec('over', 'Larger than its cap', {
+      hint: 'a felt egg for a metal cap is made a little larger',
+      max: 20,
+    }),
     {
       id: 'lean',
       label: 'Pointed',
@@ -49,7 +64,7 @@ export const egg: FormKind = {
   ],
   objection: () => null,
   plan: (m, laying) => {
-    const [length, width] = [measure(m, 'length'), measure(m, 'width')];
+    const [length, width] = [lengthOf(m), widthOf(m)];
     return planSolid(
       {
         profile: eggProfile(m),

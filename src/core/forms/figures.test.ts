@@ -4,6 +4,8 @@ import { insideMeasures } from './insideMeasures';
 import { bellHat } from './kinds/bellHat';
 import { beret } from './kinds/beret';
 import { cone } from './kinds/cone';
+import { drop } from './kinds/drop';
+import { egg } from './kinds/egg';
 import { pod } from './kinds/pod';
 import { spheroidArea } from './spheroidArea';
 import { fact, laid, laying } from './testing/laying';
@@ -73,5 +75,18 @@ describe('the crown of a bell hat', () => {
     expect(area / (spheroidArea(2 * radius, 2 * height) / 2)).toBeCloseTo(1, 2);
     for (const { r, z } of crown) expect((r / radius) ** 2 + (1 - z / height) ** 2).toBeCloseTo(1, 2);
     expect(roundEllipse(2 * radius, 2 * height) / 4 / (250 * 0.68)).toBeCloseTo(1, 2);
+  });
+});
+
+describe('made for a metal cap', () => {
+  it.each([
+    ['a drop', drop, 5],
+    ['an egg', egg, 5],
+  ] as const)('%s made larger than its cap holds what one of that size holds', (_, kind, over) => {
+    const volume = (m: Record<string, number>) =>
+      laid(kind, m, laying(0.3, 0.3)).solid?.feltMm3 ?? Number.NaN;
+    const larger = volume({ length: 60, width: 30, over });
+    expect(larger / volume({ length: 60 + over, width: 30 + over })).toBeCloseTo(1, 9);
+    expect(larger).toBeGreaterThan(1.3 * volume({ length: 60, width: 30 }));
   });
 });
