@@ -1,4 +1,4 @@
-import type { Decoration, LayStep } from '../core/wool/layOrder';
+import type { Decoration, LayBuild, LayStep } from '../core/wool/layOrder';
 
 const decorationWords = ({ kind, name, first }: Decoration, face: string): string => {
   if (kind === 'stem') return `Spread the dry fan of ${name} into the wool${face}; rub its joint longest`;
@@ -11,9 +11,16 @@ const decorationWords = ({ kind, name, first }: Decoration, face: string): strin
 /** A step of laying in words, as it is ticked off. */
 export const layWords = (
   step: LayStep,
-  of: { readonly faces: number; readonly layers: number; readonly names?: readonly string[] },
+  of: {
+    readonly faces: number;
+    readonly layers: number;
+    readonly names?: readonly string[];
+    readonly build?: LayBuild;
+  },
 ): string => {
-  const face = of.faces > 1 ? `, face ${step.face}` : '';
+  const stacked = of.build === 'stacked';
+  const sheet = stacked ? of.names?.[step.face - 1] : undefined;
+  const face = of.faces > 1 ? `, ${sheet ?? `face ${step.face}`}` : '';
   switch (step.act) {
     case 'make':
       return `Make ${step.what?.name ?? ''} first, felted but for a dry fan at its root`;
@@ -26,9 +33,9 @@ export const layWords = (
     case 'wind':
       return `Tease the ${of.names?.[step.face - 1] ?? 'wool'} and wind it up tight, a little at a time, each wrap across the last`;
     case 'wet':
-      return `Wet and press down${face}`;
+      return stacked ? 'Wet it and press down, through both sheets' : `Wet and press down${face}`;
     case 'cover':
-      return `Cover, and press the air out${face}`;
+      return `Cover, and press the air out${stacked ? '' : face}`;
     case 'flip':
       return `Flip it: face ${step.face} goes under`;
     case 'fold':

@@ -14,9 +14,9 @@ const lastLaid = (steps: readonly LayStep[]): number =>
 
 /** Laying as it stands: until it is done, or the felt was worked, it is the one thing of the bench. */
 export const useLaying = (stage: PieceStage, plan: Plan, bench: Bench) => {
-  const { build, faces } = layingOf(plan.form);
+  const laid = layingOf(plan.form);
   const layers = plan.weigh?.faces[0]?.layers.length ?? 1;
-  const steps = laySteps({ build, faces, layers, ...stage.piece.laying });
+  const steps = laySteps({ ...laid, layers, ...stage.piece.laying });
   const { next, done, of } = layProgress(
     steps,
     stage.layings.map(e => e.act.step),
@@ -26,7 +26,7 @@ export const useLaying = (stage: PieceStage, plan: Plan, bench: Bench) => {
   const tick = (how: 'done' | 'skipped'): void => {
     if (next) void bench.log({ kind: 'lay', step: next.id, how });
   };
-  const words = (step: (typeof steps)[number]): string => layWords(step, { faces, layers });
+  const words = (step: (typeof steps)[number]): string => layWords(step, { ...laid, layers });
   const takes = next && plan.weigh ? pilesOfStep(next, pileList(plan.weigh, laidOf(stage.piece))) : [];
   const weighed = new Map(stage.weighings.map(e => [e.act.pile, e.act.grams]));
   const at = next ? steps.indexOf(next) : steps.length;

@@ -21,11 +21,12 @@ export const LayUp = (props: {
   readonly layers: number;
 }) => {
   const { stage, form, layers } = props;
-  const { build, faces } = layingOf(form);
+  const how = layingOf(form);
+  const { build, faces } = how;
   const { laying } = stage.piece;
   const put = (more: Partial<typeof laying>): void =>
     stage.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
-  const steps = laySteps({ build, faces, layers, ...laying });
+  const steps = laySteps({ ...how, layers, ...laying });
   return (
     <div className="mb-4 flex flex-col gap-2">
       {faces > 1 && build === 'turned' && (
@@ -58,7 +59,7 @@ export const LayUp = (props: {
         <summary className="cursor-pointer py-1">{steps.length} steps of laying, in order</summary>
         <ol className="list-decimal pl-7 text-sm">
           {steps.map(s => (
-            <li key={s.id}>{layWords(s, { faces, layers })}</li>
+            <li key={s.id}>{layWords(s, { ...how, layers })}</li>
           ))}
         </ol>
       </details>
