@@ -142,7 +142,9 @@ const logProposal = ({ mean, inverseRoot, logDet }: Normal, x: Float64Array): nu
 };
 
 interface Drawn {
-  readonly points: readonly Float64Array[];
+  /** One point after the other. */
+  readonly points: Float64Array;
+  /** Of each point, where it was asked for. */
   readonly worlds: readonly World[];
   readonly weights: Float64Array;
   readonly drifts: Float64Array;
@@ -160,25 +162,33 @@ const proposalAt = (pick: number): number => {
   return SHARES.length - 1;
 };
 
-/** A point of a normal law, from standard normal deviates and a scale. */
-const placed = ({ mean, root }: Normal, u: Float64Array, scale: number): Float64Array => {
+/** A point of a normal law, from standard normal deviates, written into the array of a place. */
+const place = (
+  { mean, root }: Normal,
+  u: Float64Array,
+  at: { readonly scale: number; x: Float64Array },
+): void => {
   const d = mean.length;
-  const x = new Float64Array(d);
+  const { scale, x } = at;
   for (let i = 0; i < d; i += 1) {
     let value = 0;
     for (let j = 0; j <= i; j += 1) value += (root[i * d + j] ?? 0) * (u[j] ?? 0);
     x[i] = (mean[i] ?? 0) + scale * value;
   }
-  return x;
 };
 
 /** Draws points from the proposals, evenly, and weighs each by what the readings say of it. */
-const draw = (problem: Problem, law: Normal, count: number): Drawn => {
+const draw = (
+  problem: Problem,
+  law: Normal,
+  { count, withWorlds }: { readonly count: number; readonly withWorlds: boolean },
+): Drawn => {
   const d = problem.dimensions;
   const even = evenPoints(d + 2);
   const uniform = new Float64Array(d + 2);
   const u = new Float64Array(d);
-  const points: Float64Array[] = [];
+  const x = new Float64Array(d);
+  const points = new Float64Array(count * d);
   const worlds: World[] = [];
   const weights = new Float64Array(count);
   const drifts = new Float64Array(count);
@@ -188,10 +198,11 @@ const draw = (problem: Problem, law: Normal, count: number): Drawn => {
     for (let i = 0; i < d; i += 1) u[i] = normalQuantile(uniform[i] ?? 0.5);
     drifts[n] = normalQuantile(uniform[d] ?? 0.5);
     const s = proposalAt(uniform[d + 1] ?? 0);
-    const x = s < 0 ? u.slice() : placed(law, u, SCALES[s] ?? 1);
-    const { value, world } = problem.logPosterior(x);
-    points.push(x);
-    worlds.push(world);
+    if (s < 0) x.set(u);
+    else place(law, u, { scale: SCALES[s] ?? 1, x });
+    points.set(x, n * d);
+    const value = problem.logPosterior(x);
+    if (withWorlds) worlds.push(problem.worldOf(x));
     weights[n] = value - logProposal(law, x);
     top = Math.max(top, weights[n] ?? top);
   }
@@ -218,21 +229,21 @@ interface Law {
 const refit = ({ points, weights, effective }: Drawn, before: Law): Law => {
   const d = before.mean.length;
   const mean = new Float64Array(d);
-  points.forEach((x, n) => {
-    for (let i = 0; i < d; i += 1) mean[i] = (mean[i] ?? 0) + (weights[n] ?? 0) * (x[i] ?? 0);
-  });
-  const covariance = Matrix.zeros(d, d);
-  points.forEach((x, n) => {
+  for (let n = 0; n < weights.length; n += 1)
+    for (let i = 0; i < d; i += 1) mean[i] = (mean[i] ?? 0) + (weights[n] ?? 0) * (points[n * d + i] ?? 0);
+  const lower = new Float64Array(d * d);
+  const off = new Float64Array(d);
+  for (let n = 0; n < weights.length; n += 1) {
     const w = weights[n] ?? 0;
-    if (w < 1e-9) return;
+    if (w < 1e-9) continue;
+    for (let i = 0; i < d; i += 1) off[i] = (points[n * d + i] ?? 0) - (mean[i] ?? 0);
     for (let i = 0; i < d; i += 1)
-      for (let j = 0; j <= i; j += 1) {
-        const v = w * ((x[i] ?? 0) - (mean[i] ?? 0)) * ((x[j] ?? 0) - (mean[j] ?? 0));
-        covariance.set(i, j, covariance.get(i, j) + v);
-      }
-  });
+      for (let j = 0; j <= i; j += 1)
+        lower[i * d + j] = (lower[i * d + j] ?? 0) + w * (off[i] ?? 0) * (off[j] ?? 0);
+  }
+  const covariance = Matrix.zeros(d, d);
   for (let i = 0; i < d; i += 1)
-    for (let j = i + 1; j < d; j += 1) covariance.set(i, j, covariance.get(j, i));
+    for (let j = 0; j < d; j += 1) covariance.set(i, j, lower[Math.max(i, j) * d + Math.min(i, j)] ?? 0);
   const learnt = effective / (effective + 3 * d);
   return {
     mean: mean.map((m, i) => learnt * m + (1 - learnt) * (before.mean[i] ?? 0)),
@@ -260,10 +271,9 @@ const DOUBTERS = 500;
 const doubtsOf = (problem: Problem, { points, weights }: Drawn): Inferred['doubts'] => {
   const chances = new Float64Array(problem.readings);
   const some = evenly(weights, DOUBTERS);
+  const d = problem.dimensions;
   for (const n of some) {
-    const x = points[n];
-    if (!x) continue;
-    const off = problem.residuals(x);
+    const off = problem.residuals(points.subarray(n * d, (n + 1) * d));
     for (let i = 0; i < off.length; i += 1) chances[i] = (chances[i] ?? 0) + blunderChance(off[i] ?? 0);
   }
   return problem.places.map((place, i) => ({ ...place, chance: (chances[i] ?? 0) / some.length }));
@@ -271,7 +281,7 @@ const doubtsOf = (problem: Problem, { points, weights }: Drawn): Inferred['doubt
 
 /** Points of the stages: two to learn the law from, and one to answer with. */
 const STAGES = [400, 600] as const;
-const POINTS = 2500;
+const POINTS = 3500;
 
 /**
  * What the log of a piece says of it. Deterministic: the same log, the same answer.
@@ -286,9 +296,10 @@ export const infer = (felted: Felted, points = POINTS): Inferred => {
   if (problem.readings > 0) {
     const near = climb(problem, climb(problem, new Float64Array(d), 3), 1);
     law = { mean: near, covariance: inverse(information(linearised(problem, near, 1).j)) };
-    for (const count of STAGES) law = refit(draw(problem, normalOf(law.mean, law.covariance), count), law);
+    for (const count of STAGES)
+      law = refit(draw(problem, normalOf(law.mean, law.covariance), { count, withWorlds: false }), law);
   }
-  const drawn = draw(problem, normalOf(law.mean, law.covariance), points);
+  const drawn = draw(problem, normalOf(law.mean, law.covariance), { count: points, withWorlds: true });
   const { worlds, weights, drifts, effective } = drawn;
   return { worlds, weights, drifts, effective, doubts: doubtsOf(problem, drawn) };
 };

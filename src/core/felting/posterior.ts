@@ -134,8 +134,15 @@ export const problemOf = (felted: Felted) => {
     interval.read.flatMap((value, gauge) => (value === null ? [] : [{ interval: k, gauge, value }])),
   );
   const places = read.map(({ interval, gauge }) => ({ interval, gauge }));
-  const values = Float64Array.from(read, r => r.value);
   const readings = read.length;
+  // Laid out flat: one answer walks through them some thousand times.
+  const values = Float64Array.from(read, r => r.value);
+  const gaugeAt = Uint8Array.from(read, r => r.gauge);
+  const readTo = Int32Array.from(works, (_, k) => read.filter(r => r.interval <= k).length);
+  const vigourAt = Int32Array.from(vigours.of);
+  const tensor = { xx: 0, xy: 0, yy: 0 };
+  const stretch = { mean: 1, cos: 0, sin: 0 };
+  const push = { share: 0.5, vigour: 1 };
 
   const parametersAt = (x: Float64Array): FeltParameters => {
     for (let i = 0; i < PARAMETERS; i += 1) {
@@ -146,18 +153,22 @@ export const problemOf = (felted: Felted) => {
     return parametersOf(eta);
   };
 
-  /** Walks through the log and writes of each reading, in order, how many deviations it lies off; returns where it ends. */
-  const walk = (x: Float64Array, off: Float64Array): World => {
-    const parameters = parametersAt(x);
-    const { share } = parameters;
-    const tensor = { xx: 0, xy: 0, yy: 0 };
-    const stretch = { mean: 1, cos: 0, sin: 0 };
-    const push = { share, vigour: 1 };
-    let logVigour = 0;
+  /** What the hands were worth when the last walk ended, as a logarithm, and its parameters; its work stands in `tensor`. */
+  let logVigour = 0;
+  let parameters = parametersAt(new Float64Array(dimensions));
+
+  /** Walks through the log and writes of each reading, in order, how many deviations it lies off. */
+  const walk = (x: Float64Array, off: Float64Array): void => {
+    parameters = parametersAt(x);
+    tensor.xx = 0;
+    tensor.xy = 0;
+    tensor.yy = 0;
+    push.share = parameters.share;
+    logVigour = 0;
     let own = 0;
     let i = 0;
     for (let k = 0; k < works.length; k += 1) {
-      const next = vigours.of[k] ?? 0;
+      const next = vigourAt[k] ?? 0;
       if (next !== own) {
         logVigour += (vigours.sd[next - 1] ?? 0) * (x[PARAMETERS + next - 1] ?? 0);
         own = next;
@@ -167,25 +178,32 @@ export const problemOf = (felted: Felted) => {
       push.vigour = Math.exp(logVigour + more);
       growOn(tensor, works[k] ?? NO_WORK, push);
       stretchInto(tensor, parameters, stretch);
-      for (; i < readings && places[i]?.interval === k; i += 1) {
-        const g = places[i]?.gauge ?? 0;
+      for (const end = readTo[k] ?? 0; i < end; i += 1) {
+        const g = gaugeAt[i] ?? 0;
         const start = starts === 0 ? 0 : startSd * (x[starting + g] ?? 0);
         off[i] = ((values[i] ?? 0) - start - logLength(stretch, lines[g] ?? ACROSS)) / readingSd;
       }
     }
-    return { parameters, tensor, logVigour, starts: starts === 0 ? NO_STARTS : startsAt(x) };
   };
 
   const startsAt = (x: Float64Array): readonly number[] =>
     lines.map((_, g) => startSd * (x[starting + g] ?? 0));
 
   const scratch = new Float64Array(readings);
-  const logPosterior = (x: Float64Array): { readonly value: number; readonly world: World } => {
-    const world = walk(x, scratch);
+  const logPosterior = (x: Float64Array): number => {
+    walk(x, scratch);
     let value = logLikelihood(scratch);
     for (let i = 0; i < dimensions; i += 1) value -= (x[i] ?? 0) ** 2 / 2;
-    return { value, world };
+    return value;
   };
+
+  /** The world of the values that were walked last. */
+  const worldOf = (x: Float64Array): World => ({
+    parameters,
+    tensor: { ...tensor },
+    logVigour,
+    starts: starts === 0 ? NO_STARTS : startsAt(x),
+  });
 
   /** Deviations of all readings, in the order of the log. */
   const residuals = (x: Float64Array): Float64Array => {
@@ -194,7 +212,7 @@ export const problemOf = (felted: Felted) => {
     return found;
   };
 
-  return { dimensions, readings, places, logPosterior, residuals };
+  return { dimensions, readings, places, logPosterior, worldOf, residuals };
 };
 
 export type Problem = ReturnType<typeof problemOf>;
