@@ -163,7 +163,7 @@ const proposalAt = (pick: number): number => {
 };
 
 /** A point of a normal law, from standard normal deviates, written into the array of a place. */
-const place = (
+const writePoint = (
   { mean, root }: Normal,
   u: Float64Array,
   at: { readonly scale: number; x: Float64Array },
@@ -199,7 +199,7 @@ const draw = (
     drifts[n] = normalQuantile(uniform[d] ?? 0.5);
     const s = proposalAt(uniform[d + 1] ?? 0);
     if (s < 0) x.set(u);
-    else place(law, u, { scale: SCALES[s] ?? 1, x });
+    else writePoint(law, u, { scale: SCALES[s] ?? 1, x });
     points.set(x, n * d);
     const value = problem.logPosterior(x);
     if (withWorlds) worlds.push(problem.worldOf(x));
