@@ -4,7 +4,7 @@ import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { browserPath } from './browser.mjs';
-import { build, install, root, run, tool } from './tools.mjs';
+import { build, install, quietly, root, run, tool } from './tools.mjs';
 
 const has = command => run('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }) === 0;
 
@@ -47,9 +47,14 @@ const rules = [
 let passed = 0;
 let failed = 0;
 let skipped = 0;
-for (const [name, command, args] of rules) {
+// Each for itself, all at once; what they say is printed one after the other.
+const checks = await Promise.all(
+  rules.map(async ([name, command, args]) => ({ name, ...(await quietly(command, args)) })),
+);
+for (const { name, code, said } of checks) {
   console.log(`— ${name}`);
-  if (tool(command, args) === 0) passed += 1;
+  process.stdout.write(said);
+  if (code === 0) passed += 1;
   else failed += 1;
 }
 

@@ -1,6 +1,7 @@
 // Shared by the scripts: run a command, install and build only when something changed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
+import { once as onceOf } from 'node:events';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -15,6 +16,18 @@ export const run = (command, args, options = {}) =>
 
 /** Runs a tool of the project's own node_modules. */
 export const tool = (name, args, options) => run(bin(name), args, options);
+
+/** Runs a tool of the project's own beside others, and hands over its exit code and what it said. */
+export const quietly = async (name, args) => {
+  const child = spawn(bin(name), args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', chunk => {
+      said += chunk.toString();
+    });
+  const [code] = await onceOf(child, 'close');
+  return { code: code ?? 1, said };
+};
 
 const files = path => {
   if (!existsSync(path)) return [];
