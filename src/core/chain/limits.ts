@@ -1,4 +1,5 @@
 import type { Limit } from '../limits';
+import { WOOL_FIBRE_DENSITY } from './firmnessScale';
 import type { ChainQuantity } from './quantities';
 
 /**
@@ -14,5 +15,5 @@ export const CHAIN_LIMITS: Readonly<Record<ChainQuantity, Limit>> = {
   layers: { least: 0.001, most: 200 },
   gramsPerLayer: { least: 0.0001, most: 100_000 },
   thickness: { least: 0.01, most: 300 },
-  firmness: { least: 0.001, most: 1.31 },
+  firmness: { least: 0.001, most: WOOL_FIBRE_DENSITY },
 };

@@ -2,6 +2,7 @@ import type { FormPlan, Gauge } from '../forms/formKind';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import { finishedMm } from '../quantity';
 import { measuredShrinkage } from '../shrinkage/measuredShrinkage';
+import { densityOf } from '../wool/firmnessNow';
 
 /** What was measured when the piece was dry. A reading that was not taken is null. */
 export interface DryMeasures {
@@ -79,19 +80,19 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
     volumeCm3,
     arealFinished: areal,
     wallShare: inWall,
-    density: densityOf({ areal, volumeCm3, dry }),
+    density: densityCame({ areal, volumeCm3, dry }),
     keptShare: dry.grams === null || laidGrams === null || laidGrams <= 0 ? null : dry.grams / laidGrams,
   };
 };
 
-const densityOf = (of: {
+const densityCame = (of: {
   readonly areal: number | null;
   readonly volumeCm3: number | null;
   readonly dry: DryMeasures;
 }): number | null => {
   const { grams, thicknessMm } = of.dry;
   if (of.volumeCm3 !== null) return grams === null ? null : grams / of.volumeCm3;
-  return of.areal === null || thicknessMm === null ? null : of.areal / (1000 * thicknessMm);
+  return of.areal === null || thicknessMm === null ? null : densityOf(of.areal, thicknessMm);
 };
 
 /** Dry length as a share of the laid one, per direction; null until one line each way was measured dry. */

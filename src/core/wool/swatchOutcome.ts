@@ -1,3 +1,4 @@
+import { densityOf } from './firmnessNow';
 import { areaKept } from '../shrinkage/areaKept';
 import { finishedMm, laidMm, shrinkage } from '../quantity';
 import { measuredShrinkage } from '../shrinkage/measuredShrinkage';
@@ -57,7 +58,7 @@ export const swatchOutcome = ({ laid, result }: SwatchReadings): SwatchOutcome =
     firmness:
       arealFinished === null || result.thicknessMm === null
         ? null
-        : arealFinished / (1000 * result.thicknessMm),
+        : densityOf(arealFinished, result.thicknessMm),
     kept,
   };
 };
