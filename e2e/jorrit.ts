@@ -72,7 +72,7 @@ export const tabTo = async (page: Page, target: Locator): Promise<void> => {
   throw new Error(`Tab never reached ${String(target)}`);
 };
 
-/** Waits until the last change is durable: the text of a reload agrees. */
+/** The link to a stage of the piece. */
 export const stage = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name });
 

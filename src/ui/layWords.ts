@@ -1,4 +1,5 @@
-import type { Decoration, LayBuild, LayStep } from '../core/wool/layOrder';
+import type { HowLaid } from '../core/plan/layingOf';
+import type { Decoration, LayStep } from '../core/wool/layOrder';
 
 const decorationWords = ({ kind, name, first }: Decoration, face: string): string => {
   if (kind === 'stem') return `Spread the dry fan of ${name} into the wool${face}; rub its joint longest`;
@@ -9,17 +10,9 @@ const decorationWords = ({ kind, name, first }: Decoration, face: string): strin
 };
 
 /** A step of laying in words, as it is ticked off. */
-export const layWords = (
-  step: LayStep,
-  of: {
-    readonly faces: number;
-    readonly layers: number;
-    readonly names?: readonly string[];
-    readonly build?: LayBuild;
-  },
-): string => {
+export const layWords = (step: LayStep, of: HowLaid & { readonly layers: number }): string => {
   const stacked = of.build === 'stacked';
-  const sheet = stacked ? of.names?.[step.face - 1] : undefined;
+  const sheet = stacked ? of.names[step.face - 1] : undefined;
   const face = of.faces > 1 ? `, ${sheet ?? `face ${step.face}`}` : '';
   switch (step.act) {
     case 'make':
@@ -31,7 +24,7 @@ export const layWords = (
     case 'grid':
       return 'Lay the grid on, square with the edges';
     case 'wind':
-      return `Tease the ${of.names?.[step.face - 1] ?? 'wool'} and wind it up tight, a little at a time, each wrap across the last`;
+      return `Tease the ${of.names[step.face - 1] ?? 'wool'} and wind it up tight, a little at a time, each wrap across the last`;
     case 'wet':
       return stacked ? 'Wet it and press down, through both sheets' : `Wet and press down${face}`;
     case 'cover':

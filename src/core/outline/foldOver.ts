@@ -134,12 +134,12 @@ export const foldOver = (
   const bands = mouths.map(mouth => bandOf(points, mouth, width));
   const parts = stretches(points, mouths, NEAR_MOUTH * width);
   if (!mayBite(bands, parts, width)) {
-    const grown = within([copied([slim]).flat()], width, { of: EndType.Polygon, finenessMm });
+    const grown = within(copied([slim]), width, { of: EndType.Polygon, finenessMm });
     return mouths.length === 0 ? grown : combine(ClipType.Difference, grown, bands);
   }
   // Two legs side by side, a mouth in a bay: each stretch of edge ends at its own mouths, and at no other.
   const folded = parts.flatMap(({ line, mouths: own }) => {
-    const around = within([line.map(plain)], width, { of: EndType.Round, finenessMm });
+    const around = within(copied([line]), width, { of: EndType.Round, finenessMm });
     return own.length === 0
       ? around
       : combine(
@@ -148,5 +148,5 @@ export const foldOver = (
           own.flatMap(m => [bands[m] ?? []]),
         );
   });
-  return combine(ClipType.Union, [[...points].map(plain), ...folded], []);
+  return combine(ClipType.Union, [...copied([points]), ...folded], []);
 };

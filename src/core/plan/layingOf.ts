@@ -2,9 +2,13 @@ import type { FormPlan } from '../forms/formKind';
 import type { LayBuild } from '../wool/layOrder';
 
 /** How a form is laid: how its wool comes together, in how many parts, and what these are called. */
-export const layingOf = (
-  form: FormPlan,
-): { readonly build: LayBuild; readonly faces: number; readonly names: readonly string[] } => {
+export interface HowLaid {
+  readonly build: LayBuild;
+  readonly faces: number;
+  readonly names: readonly string[];
+}
+
+export const layingOf = (form: FormPlan): HowLaid => {
   const names = (form.solid?.heaps ?? form.faces).map(part => part.name);
   // A resist with openings is a grid between two sheets: it is laid on, not turned over.
   const build = form.solid ? 'wound' : form.openings.length > 0 ? 'stacked' : 'turned';

@@ -156,7 +156,7 @@ const cannotLay = (input: PlanInput, wallMm: number): Issue =>
  * The plan of a piece: its form at the size and shrinkage that the chain gives, the wool to weigh, and warnings.
  * Pure; a few milliseconds at most (docs/figures.md).
  * @param fineness how finely outlines are offset, mm; exact when left out, coarser while something is dragged
- * Fails with UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE, BEYOND_LIMITS, WALL_TOO_THICK, NOT_SETTLED or, for a drawn outline, EASE_SHUTS and as `cleanOutline` does; pins that
+ * Fails with UNKNOWN_FORM, MEASURE_MISSING, OUT_OF_RANGE, BEYOND_LIMITS, WALL_TOO_THICK, NOT_SETTLED, BALL_TOO_FLAT or, for a drawn outline, EASE_SHUTS and as `cleanOutline` does; pins that
  * disagree are told in `solution`, not refused.
  */
 export const makePlan = (input: PlanInput, fineness: { readonly finenessMm?: number } = {}): Result<Plan> => {

@@ -83,10 +83,6 @@ describe('figures as people write them', () => {
     expect(parseQuantity(text, dimension, 'metric')).toBeCloseTo(value, 9);
   });
 
-  it('are many', () => {
-    expect(new Set(FORMS.map(([text]) => text)).size).toBeGreaterThanOrEqual(60);
-  });
-
   it.each([
     ['2 in 5 ft', 'length'],
     ['4 oz 1 lb', 'mass'],

@@ -5,18 +5,14 @@ import type { Weighing } from './weighState';
 /**
  * Grams laid for one of the pieces: each pile as it was weighed last, and as it was planned where it was not weighed.
  * @param pieces how many are planned alike, ≥ 1
- * @returns the grams, and how many of the piles were weighed
  */
 export const laidGrams = (
   weigh: WeighPlan,
   of: LaidOf & { readonly weighings: readonly Weighing[]; readonly pieces: number },
-): { readonly grams: number; readonly weighed: number } => {
+): number => {
   const piles = pileList(weigh, of);
   const last = new Map(of.weighings.map(w => [w.pile, w.grams]));
   const grams = piles.reduce((sum, p) => sum + (last.get(p.id) ?? p.grams), 0);
   const listed = piles.at(-1)?.piece ?? 1;
-  return {
-    grams: (grams / listed) * (weigh.times / of.pieces),
-    weighed: piles.filter(p => last.has(p.id)).length,
-  };
+  return (grams / listed) * (weigh.times / of.pieces);
 };

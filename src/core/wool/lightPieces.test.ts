@@ -40,8 +40,8 @@ describe('light pieces', () => {
       { pile: '1.1.1.1', grams: 25 },
       { pile: '1.1.1.1', grams: 24 },
     ].map(w => ({ kind: 'weigh' as const, ...w }));
-    expect(laidGrams(light, { ...of, weighings: [] })).toEqual({ grams: 40, weighed: 0 });
-    expect(laidGrams(light, { ...of, weighings: weighed })).toEqual({ grams: 42, weighed: 1 });
+    expect(laidGrams(light, { ...of, weighings: [] })).toBe(40);
+    expect(laidGrams(light, { ...of, weighings: weighed })).toBe(42);
   });
 
   it('a trace of a second colour is a pile too', () => {

@@ -15,7 +15,6 @@ import type { Laying } from './useLaying';
 const Takes = ({ laying, stage }: { readonly laying: Laying; readonly stage: PieceStage }) => {
   const wools = useWools();
   const look = useLayers(stage);
-  const stepG = (stage.plan.ok && stage.plan.value.weigh?.stepG) || stage.piece.plan.scaleStepG;
   if (laying.takes.length === 0) return null;
   return (
     <p className="mt-1 flex flex-wrap items-center gap-x-4 text-2xl">
@@ -27,7 +26,7 @@ const Takes = ({ laying, stage }: { readonly laying: Laying; readonly stage: Pie
               className="size-6 rounded-full border border-rim"
               style={{ background: wool?.colour ?? UNDYED }}
             />
-            {scaleMass(grams, stepG, stage.settings.units)} {wool?.name ?? 'wool'}
+            {scaleMass(grams, laying.stepG, stage.settings.units)} {wool?.name ?? 'wool'}
           </span>
         );
       })}

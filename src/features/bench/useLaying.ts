@@ -31,6 +31,8 @@ export const useLaying = (stage: PieceStage, plan: Plan, bench: Bench) => {
   const weighed = new Map(stage.weighings.map(e => [e.act.pile, e.act.grams]));
   const at = next ? steps.indexOf(next) : steps.length;
   return {
+    /** Grams in which it is told. */
+    stepG: plan.weigh?.stepG ?? stage.piece.plan.scaleStepG,
     /** True while laying is what is to be done. */
     isNow: isOpen && next !== null,
     words: next ? words(next) : 'All of it is laid.',

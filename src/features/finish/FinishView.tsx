@@ -153,7 +153,7 @@ export const FinishView = () => {
   const laidG = useMemo(() => {
     if (!plan.ok || !plan.value.weigh) return null;
     const of = { ...laidOf(piece), weighings: weighings.map(e => e.act), pieces: piece.plan.pieces };
-    return laidGrams(plan.value.weigh, of).grams;
+    return laidGrams(plan.value.weigh, of);
   }, [plan, piece, weighings]);
   const came = useMemo(
     () => (plan.ok ? outcome(plan.value.form, piece.result, laidG) : null),

@@ -5,7 +5,6 @@ import { HeadRow } from '../../ui/HeadRow';
 
 interface PilesProps {
   readonly weigh: WeighPlan;
-  readonly stepG: number;
   readonly units: UnitSystem;
 }
 
@@ -16,13 +15,8 @@ const Times = ({ times }: { readonly times: number }) =>
   ) : null;
 
 /** What is weighed for each layer of each face. */
-export const LayerPiles = ({
-  weigh,
-  stepG,
-  units,
-  onResist,
-}: PilesProps & { readonly onResist: boolean }) => {
-  const mass = (g: number): string => scaleMass(g, stepG, units);
+export const LayerPiles = ({ weigh, units, onResist }: PilesProps & { readonly onResist: boolean }) => {
+  const mass = (g: number): string => scaleMass(g, weigh.stepG, units);
   const layers = weigh.faces[0]?.layers.map((_, i) => i) ?? [];
   return (
     <>
@@ -67,7 +61,7 @@ const tooFine = (heap: FaceWeight, stepG: number): boolean =>
   heap.equal > 1 && heap.eachGrams < FEWEST_STEPS * stepG;
 
 /** What is weighed for a solid: its heaps, and what each of the equal ones gets. */
-export const HeapPiles = ({ weigh, stepG, units }: PilesProps) => (
+export const HeapPiles = ({ weigh, units }: PilesProps) => (
   <table className="w-full">
     <caption className="text-left text-lg font-semibold">Weigh out</caption>
     <HeadRow rows="heap" columns={['in all', 'each']} />
@@ -77,13 +71,13 @@ export const HeapPiles = ({ weigh, stepG, units }: PilesProps) => (
           <th scope="row" className="text-left text-base font-normal">
             {heap.name}
             {heap.equal > 1 && `, for ${heap.equal}`}
-            {tooFine(heap, stepG) && (
+            {tooFine(heap, weigh.stepG) && (
               <span className="block text-[13px] text-chalk">
                 Too little for this scale one by one: weigh it together and part it by hand.
               </span>
             )}
           </th>
-          <td>{scaleMass(heap.grams, stepG, units)}</td>
+          <td>{scaleMass(heap.grams, weigh.stepG, units)}</td>
           <td className="font-semibold">{showQuantity(heap.eachGrams, 'mass', units)}</td>
         </tr>
       ))}

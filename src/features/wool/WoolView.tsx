@@ -113,7 +113,6 @@ export const WoolView = () => {
   const layout = useEvenness({ rings, plannedGsm });
   if (!plan.ok || !scene) return <p className="p-4">The plan has to be mended first.</p>;
   const { weigh, form } = plan.value;
-  const stepG = weigh?.stepG ?? stage.piece.plan.scaleStepG;
   const { units } = stage.settings;
   const onResist = form.outlineIs === 'resist';
   const layers = weigh?.faces[0]?.layers.length ?? 1;
@@ -173,7 +172,7 @@ export const WoolView = () => {
             )}
             {form.solid ? (
               <>
-                <HeapPiles weigh={weigh} stepG={stepG} units={units} />
+                <HeapPiles weigh={weigh} units={units} />
                 {stage.piece.plan.pieces > 1 && <Batch pieces={stage.piece.plan.pieces} />}
               </>
             ) : (
@@ -191,7 +190,7 @@ export const WoolView = () => {
                     />
                   </div>
                 )}
-                <LayerPiles weigh={weigh} stepG={stepG} units={units} onResist={onResist} />
+                <LayerPiles weigh={weigh} units={units} onResist={onResist} />
               </>
             )}
             {weigh.scheme.length > 0 && !(form.solid && weigh.faces.length > 1) && (
@@ -210,10 +209,10 @@ export const WoolView = () => {
                 colourOf={colourOf}
                 wayOf={look.wayOf}
                 onResist={onResist}
-                mass={g => scaleMass(g, stepG, units)}
+                mass={g => scaleMass(g, weigh.stepG, units)}
               />
             )}
-            <WeighOut stage={stage} piles={piles} stepG={stepG} />
+            <WeighOut stage={stage} piles={piles} stepG={weigh.stepG} />
             <Button className="mt-3" onClick={() => setKits(true)}>
               Kits for a class
             </Button>

@@ -1,10 +1,11 @@
-import { type FormKind, lengthSpec, measure, type Measures, allowanceSpec } from '../formKind';
+import { capSpec, overCap } from '../cap';
+import { type FormKind, lengthSpec, measure, type Measures } from '../formKind';
 import { ballVolume, ellipsoidProfile, planSolid } from '../solidBody';
 
 /** What is in the middle. */
 const CORE = { none: 0, wool: 1, other: 2 } as const;
 
-const diameterOf = (m: Measures): number => measure(m, 'diameter') + measure(m, 'over');
+const diameterOf = (m: Measures): number => overCap(m, 'diameter');
 const coreOf = (m: Measures): number => Math.max(0, diameterOf(m) - 2 * measure(m, 'cover'));
 
 /** Ball: solid, or a cover over a core of other wool, yarn, raw fleece or a wooden bead. */
@@ -35,10 +36,7 @@ export const ball: FormKind = {
   usual: { thicknessMm: 25, firmness: 0.25, layers: 1, shrinkage: 0.3 },
   specs: m => [
     lengthSpec('diameter', 'Diameter', { hint: 'of the ball, or of the cap it sits in', min: 4, max: 600 }),
-    allowanceSpec('over', 'Larger than its cap', {
-      hint: 'a felt ball for a metal cap is made a little larger',
-      max: 20,
-    }),
+    capSpec('ball'),
     {
       id: 'core',
       label: 'Core',

@@ -1,22 +1,12 @@
-import {
-  allowanceSpec,
-  type FormKind,
-  lengthSpec,
-  measure,
-  type Measures,
-  type ProfilePoint,
-} from '../formKind';
+import { capSpec, overCap } from '../cap';
+import { type FormKind, lengthSpec, measure, type Measures, type ProfilePoint } from '../formKind';
 import { planSolid } from '../solidBody';
 
 const STEPS = 64;
 
-/** Felt for a metal cap is made a little larger than the cap, all over. */
-const lengthOf = (m: Measures): number => measure(m, 'length') + measure(m, 'over');
-const widthOf = (m: Measures): number => measure(m, 'width') + measure(m, 'over');
-
 /** A drop: the lower part of a ball, and a tip that runs out to a point where the two touch. */
 const dropProfile = (m: Measures): ProfilePoint[] => {
-  const [length, r] = [lengthOf(m), widthOf(m) / 2];
+  const [length, r] = [overCap(m, 'length'), overCap(m, 'width') / 2];
   // The cone from the tip touches the ball where cos β = r/(length − r).
   const reach = length - r;
   const beta = Math.acos(r / reach);
@@ -35,21 +25,18 @@ export const drop: FormKind = {
   group: 'solid',
   faces: 1,
   body: 'solid',
-  size: { name: 'length', of: lengthOf },
+  size: { name: 'length', of: m => overCap(m, 'length') },
   laidName: 'Rolled dry',
   defaults: { length: 50, width: 26, over: 0 },
   usual: { thicknessMm: 26, firmness: 0.25, layers: 1, shrinkage: 0.3 },
   specs: () => [
     lengthSpec('length', 'Length', { hint: 'tip to bottom', min: 5, max: 800 }),
     lengthSpec('width', 'Width', { hint: 'at the widest', min: 4, max: 600 }),
-    allowanceSpec('over', 'Larger than its cap', {
-      hint: 'a felt drop for a metal cap is made a little larger',
-      max: 20,
-    }),
+    capSpec('drop'),
   ],
   objection: m => (measure(m, 'length') <= measure(m, 'width') ? 'A drop is longer than it is wide.' : null),
   plan: (m, laying) => {
-    const [length, width] = [lengthOf(m), widthOf(m)];
+    const [length, width] = [overCap(m, 'length'), overCap(m, 'width')];
     return planSolid(
       {
         profile: dropProfile(m),

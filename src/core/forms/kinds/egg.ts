@@ -1,25 +1,15 @@
-import {
-  allowanceSpec,
-  type FormKind,
-  lengthSpec,
-  measure,
-  type Measures,
-  type ProfilePoint,
-} from '../formKind';
+import { capSpec, overCap } from '../cap';
+import { type FormKind, lengthSpec, measure, type Measures, type ProfilePoint } from '../formKind';
 import { ellipsoidProfile, planSolid } from '../solidBody';
 
 const STEPS = 96;
-
-/** Felt for a metal cap is made a little larger than the cap, all over. */
-const lengthOf = (m: Measures): number => measure(m, 'length') + measure(m, 'over');
-const widthOf = (m: Measures): number => measure(m, 'width') + measure(m, 'over');
 
 /**
  * An egg: an ellipse whose widest place is moved towards one end. Bean and bullet shapes have none of that.
  * @param lean share of the half length by which the widest place is moved, 0 for an ellipse
  */
 const eggProfile = (m: Measures): ProfilePoint[] => {
-  const [length, width, lean] = [lengthOf(m), widthOf(m), measure(m, 'lean')];
+  const [length, width, lean] = [overCap(m, 'length'), overCap(m, 'width'), measure(m, 'lean')];
   if (lean === 0) return ellipsoidProfile(length, width);
   return Array.from({ length: STEPS + 1 }, (_, i) => {
     const angle = (Math.PI * i) / STEPS;
@@ -41,17 +31,14 @@ export const egg: FormKind = {
   group: 'solid',
   faces: 1,
   body: 'solid',
-  size: { name: 'length', of: lengthOf },
+  size: { name: 'length', of: m => overCap(m, 'length') },
   laidName: 'Rolled dry',
   defaults: { length: 60, width: 44, lean: 0.15, over: 0 },
   usual: { thicknessMm: 44, firmness: 0.22, layers: 1, shrinkage: 0.3 },
   specs: () => [
     lengthSpec('length', 'Length', { hint: 'end to end', min: 5, max: 800 }),
     lengthSpec('width', 'Width', { hint: 'at the widest', min: 4, max: 600 }),
-    allowanceSpec('over', 'Larger than its cap', {
-      hint: 'a felt egg for a metal cap is made a little larger',
-      max: 20,
-    }),
+    capSpec('egg'),
     {
       id: 'lean',
       label: 'Pointed',
@@ -64,7 +51,7 @@ export const egg: FormKind = {
   ],
   objection: () => null,
   plan: (m, laying) => {
-    const [length, width] = [lengthOf(m), widthOf(m)];
+    const [length, width] = [overCap(m, 'length'), overCap(m, 'width')];
     return planSolid(
       {
         profile: eggProfile(m),
