@@ -1,10 +1,10 @@
 // npm run bench: how long the plan, a drag and forty sheets take, each beside a plain baseline run at the same time.
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { adviseFrom } from '../src/core/felting/advise';
-import { balancedWork, GENERAL_BELIEF, NO_WORK } from '../src/core/felting/feltingModel';
+import { forecastPiece } from '../src/core/felting/forecastPiece';
+import { balancedWork, GENERAL_PRIOR, NO_WORK } from '../src/core/felting/feltingModel';
 import { infer } from '../src/core/felting/infer';
-import type { Felted } from '../src/core/felting/posterior';
+import type { FeltingRecord } from '../src/core/felting/likelihood';
 import { freeEnvelope } from '../src/core/forms/kinds/freeEnvelope';
 import { rectangle } from '../src/core/forms/kinds/rectangle';
 import { FORM_KINDS } from '../src/core/forms/kinds/registry';
@@ -117,34 +117,34 @@ const pdf = beside(`PDF of ${sheets} sheets`, 2000, {
 });
 
 /** A log of sixty entries, with ten measurings, as the bench has it when a piece is nearly done. */
-const felted: Felted = {
+const record: FeltingRecord = {
   gaugesDeg: [0, 90, 90],
   intervals: Array.from({ length: 10 }, (_, k) => ({
     work: balancedWork(60),
     read: [0, 1, 2].map(g => -0.036 * (k + 1) + 0.008 * Math.sin(3 * k + g)),
   })),
   since: NO_WORK,
-  belief: GENERAL_BELIEF,
+  belief: GENERAL_PRIOR,
   startSd: 0,
 };
 const update = beside('felting model: an update with 60 entries, 10 measurings, 3 lines', 50, {
   runs: 15,
   warmUp: 5,
-  work: () => infer(felted),
+  work: () => infer(record),
 });
 const asked = {
-  aim: { wanted: [-0.4, -0.38, -0.38], tolerance: 0.03 },
+  targets: { wanted: [-0.4, -0.38, -0.38], tolerance: 0.03 },
   intensity: 1,
   hasDirections: true,
   pace: 'brisk',
 } as const;
-const advice = beside('felting model: the update, ranges, and the next move', 200, {
+const proposed = beside('felting model: the update, ranges, and the next move', 200, {
   runs: 15,
   warmUp: 3,
-  work: () => adviseFrom(felted, asked),
+  work: () => forecastPiece(record, asked),
 });
 
-const rows = [...forms.toSorted((a, b) => b.ms - a.ms).slice(0, 5), drag, pdf, update, advice];
+const rows = [...forms.toSorted((a, b) => b.ms - a.ms).slice(0, 5), drag, pdf, update, proposed];
 console.log(
   `baseline: ${BASELINE_ROUNDS} areas of a 1000-point outline, ${median(rows.map(r => r.plain)).toFixed(2)} ms`,
 );
@@ -155,4 +155,4 @@ for (const r of rows)
   console.log(
     `${r.what.padEnd(62)} ${r.ms.toFixed(2).padStart(8)} ms  ${(r.ms / r.plain).toFixed(1).padStart(7)} × baseline  ${r.ms <= r.limit ? 'within' : 'OVER'} ${r.limit} ms`,
   );
-process.exitCode = [...forms, drag, pdf, update, advice].every(r => r.ms <= r.limit) ? 0 : 1;
+process.exitCode = [...forms, drag, pdf, update, proposed].every(r => r.ms <= r.limit) ? 0 : 1;

@@ -7,13 +7,13 @@ import { onePiece } from '../files/writeWorkshop';
 import type { Entry } from '../records/entry';
 import { newPiece, type Piece } from '../records/piece';
 import { useNotify } from '../session/notices';
-import type { PieceStage } from '../session/pieceStage';
+import type { PieceContext } from '../session/pieceContext';
 import { issueText } from '../core/issues';
 import { planOf } from '../core/plan/planOf';
 import { refusalOf } from '../core/plan/refusalOf';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
-import type { Told } from '../session/changes';
+import type { ChangeLabel } from '../session/changes';
 import { useAddPiece, useChangePiece, useDeletePiece } from '../session/useChanges';
 import { benchLog, layings, weighings } from '../core/log/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
@@ -83,7 +83,13 @@ const usePieceActs = (piece: Piece) => {
   return { save, again, remove };
 };
 
-const PieceStrip = ({ piece, change }: { readonly piece: Piece; readonly change: PieceStage['change'] }) => {
+const PieceStrip = ({
+  piece,
+  change,
+}: {
+  readonly piece: Piece;
+  readonly change: PieceContext['change'];
+}) => {
   const { save, again, remove } = usePieceActs(piece);
   const roomy = useRoomy('lg');
   const atBench = useAtBench();
@@ -163,8 +169,8 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
     }),
     [entries],
   );
-  const change = (how: (p: Piece) => Piece, told: Told): void => changePiece(piece.id, how, told);
-  const stage: PieceStage = {
+  const change = (how: (p: Piece) => Piece, told: ChangeLabel): void => changePiece(piece.id, how, told);
+  const stage: PieceContext = {
     piece,
     plan,
     ...parts,

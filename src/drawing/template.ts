@@ -1,4 +1,4 @@
-import { facesOf } from '../core/forms/facesOf';
+import { distinctFaces } from '../core/forms/distinctFaces';
 import type { FormPlan } from '../core/forms/formKind';
 import type { Plan } from '../core/plan/makePlan';
 import { areMirrored, isMirrored, upperHalf } from '../core/outline/mirror';
@@ -9,7 +9,7 @@ import { turnFor } from './orient';
 import { pieceScene, type Role, type Shape } from './scene';
 
 /** Words on a template, standing at a point, mm. */
-export interface Words {
+export interface TemplateText {
   readonly at: Point;
   readonly text: string;
   readonly sizeMm: number;
@@ -19,7 +19,7 @@ export interface Words {
 export interface Template {
   readonly title: string;
   readonly shapes: readonly Shape[];
-  readonly words: readonly Words[];
+  readonly words: readonly TemplateText[];
   /** What must be known at the table, written on every sheet. */
   readonly notes: readonly string[];
   readonly box: Box;
@@ -44,13 +44,13 @@ const MOST_NAMED = 4;
 
 /** Whether half a template says everything: every face and every cut has its own image about the along axis. */
 export const canHalve = (form: FormPlan): boolean =>
-  facesOf(form).every(f => isMirrored(f.outline.points)) &&
+  distinctFaces(form).every(f => isMirrored(f.outline.points)) &&
   isMirrored(form.laid.points) &&
   areMirrored(form.cuts.map(c => (c.closed ? [...c.line, ...c.line.slice(0, 1)] : c.line)));
 
 /** Every face's lines: what all share, and the wool and mouth of each that differs. */
 const shapesOf = (form: FormPlan, foldOverMm: number): Shape[] => {
-  const [first, ...others] = facesOf(form).map(f => form.faces.indexOf(f));
+  const [first, ...others] = distinctFaces(form).map(f => form.faces.indexOf(f));
   const base = pieceScene(form, { foldOverMm, face: first ?? 0 }).shapes;
   const own: readonly Role[] = ['wool', 'mouth'];
   return [
@@ -62,7 +62,7 @@ const shapesOf = (form: FormPlan, foldOverMm: number): Shape[] => {
 };
 
 /** Names at the start of cut and fold lines, where there are few. */
-const lineNames = (form: FormPlan): Words[] => {
+const lineNames = (form: FormPlan): TemplateText[] => {
   const turn = turnFor(form.alongOnTable);
   return [form.cuts, form.folds].flatMap(lines =>
     lines.length > MOST_NAMED

@@ -13,7 +13,7 @@ export interface Facet {
 }
 
 /** How a turned form is looked at. */
-export interface Look {
+export interface ViewAngle {
   /** Turn about its axis, degrees. */
   readonly turnDeg: number;
   /** How far from above it is seen, degrees. */
@@ -39,7 +39,7 @@ const rings = (profile: readonly ProfilePoint[]): readonly ProfilePoint[] => {
 };
 
 /** A surface of revolution as facets, those further away first, so that nearer ones cover them. */
-export const turnedFacets = ({ profile, mouth }: Turned, look: Look): readonly Facet[] => {
+export const turnedFacets = ({ profile, mouth }: Turned, look: ViewAngle): readonly Facet[] => {
   const tilt = (look.tiltDeg * Math.PI) / 180;
   const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)];
   const up = mouth === 'up' ? 1 : -1;

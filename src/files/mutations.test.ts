@@ -8,7 +8,7 @@ import { isObject } from '../records/migrate';
 import { ofKind } from '../records/snapshot';
 import { sampleWorkshop } from '../sample/sampleWorkshop';
 import { memoryStore } from '../store/makeStore';
-import { planReadingIn } from '../store/readingIn';
+import { planImport } from '../store/importing';
 import type { WorkshopFile } from './fileTypes';
 import { readWorkshop } from './readWorkshop';
 import { workshopText, writeWorkshop } from './writeWorkshop';
@@ -84,7 +84,7 @@ const mutated = (random: Random): Uint8Array => {
 /** Reads what was taken into a workshop, works out every plan of it, and saves it again. */
 const worksAndSaves = async ({ snapshot: taken, attachments }: WorkshopFile): Promise<boolean> => {
   const store = memoryStore(() => NOW);
-  await store.transact(planReadingIn(taken, NOW, new Map()));
+  await store.transact(planImport(taken, NOW, new Map()));
   const snapshot = await store.snapshot();
   for (const piece of ofKind(snapshot.records, pieceKind)) planOf(piece.plan);
   const written = writeWorkshop({ snapshot, attachments, exportedAt: NOW });

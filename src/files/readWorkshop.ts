@@ -1,6 +1,6 @@
 import { type Issue, issue } from '../core/issues';
 import { err, errs, ok, type Result } from '../core/result';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import { type Entry, entrySpec, LOG_TABLE } from '../records/entry';
 import { isObject, loadRecord, type RecordSpec } from '../records/migrate';
 import { KINDS } from '../records/kinds';
@@ -52,7 +52,7 @@ const idOf = (raw: unknown): string | null =>
 
 /** What went along under quarantine: read where it can be by now, else kept as it is. */
 const readUnread = (raw: unknown, pieces: ReadonlySet<string>): Snapshot => {
-  const records: Kept[] = [];
+  const records: StoredRecord[] = [];
   const entries: Entry[] = [];
   const unread: Unread[] = [];
   for (const item of Array.isArray(raw) ? raw : []) {
@@ -70,7 +70,7 @@ const readUnread = (raw: unknown, pieces: ReadonlySet<string>): Snapshot => {
 
 /** Issues that stand in the way, and remarks that do not: a wool that is named and is not there. */
 const checkSense = (
-  lists: ReadonlyMap<string, readonly Kept[]>,
+  lists: ReadonlyMap<string, readonly StoredRecord[]>,
   snapshot: Snapshot,
 ): { readonly issues: readonly Issue[]; readonly remarks: readonly Issue[] } => {
   const known = new Set(snapshot.records.map(recordKey));
@@ -131,7 +131,7 @@ export const readWorkshopText = (text: string): Result<Omit<WorkshopFile, 'attac
     entries: [...entries.records, ...quarantine.entries],
     unread: quarantine.unread,
   };
-  const listed = new Map<string, readonly Kept[]>(lists.map(([table, l]) => [table, l.records]));
+  const listed = new Map<string, readonly StoredRecord[]>(lists.map(([table, l]) => [table, l.records]));
   const { issues, remarks } = checkSense(listed, snapshot);
   return issues.length > 0 ? errs(issues) : ok({ snapshot, remarks });
 };

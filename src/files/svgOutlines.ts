@@ -3,7 +3,7 @@ import { type Issue, issue, issueText } from '../core/issues';
 import { cleanOutline } from '../core/outline/cleanOutline';
 import { flattenCubic } from '../core/outline/curve';
 import { type Point, type Polygon, polygonArea } from '../core/outline/polygon';
-import { thin } from '../core/outline/thin';
+import { simplify } from '../core/outline/simplify';
 import { err, ok, type Result } from '../core/result';
 import { MOST_DRAWN_POINTS } from '../core/tolerances';
 import { readSvgTree, type SvgPath } from './svgTree';
@@ -89,7 +89,7 @@ const outlineOfRow = (row: Subpath, path: string): Result<Polygon> => {
     );
   const clean = cleanOutline(row.points, path);
   if (!clean.ok) return clean;
-  const thinned = thin(clean.value);
+  const thinned = simplify(clean.value);
   const still = cleanOutline(thinned, path);
   if (still.ok || clean.value.length > MOST_DRAWN_POINTS) return still;
   return clean;

@@ -1,7 +1,7 @@
 import { type Issue, issue } from '../core/issues';
 import { ok, type Result } from '../core/result';
 import type { Attachment } from '../records/attachment';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import { LOG_TABLE } from '../records/entry';
 import { isObject } from '../records/migrate';
 import { pieceKind } from '../records/piece';
@@ -45,7 +45,7 @@ export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
     snapshot.records.filter(r => pieceKind.is(r) && r.id === pieceId),
     all,
   );
-  const isPart = (record: Kept): boolean => {
+  const isPart = (record: StoredRecord): boolean => {
     const owner = kindOf(record)?.partOf(record) ?? null;
     return owner !== null && found.has(recordKey(owner));
   };
@@ -76,8 +76,8 @@ const withoutOrphans = (snapshot: Snapshot): Snapshot => {
 };
 
 /** Records that a reader would refuse, by the paths of its issues: `pieces[3].plan.form`. */
-const refusedBy = (snapshot: Snapshot, issues: readonly Issue[]): ReadonlySet<Kept> => {
-  const found = new Set<Kept>();
+const refusedBy = (snapshot: Snapshot, issues: readonly Issue[]): ReadonlySet<StoredRecord> => {
+  const found = new Set<StoredRecord>();
   for (const { path } of issues) {
     const [, table, at] = /^(\w+)\[(\d+)\]/.exec(path) ?? [];
     const kind = KINDS.find(k => k.table === table);

@@ -24,7 +24,7 @@ export const kept = {
 };
 
 /** What every kept record carries, as the store and the files see it. */
-export interface Kept {
+export interface StoredRecord {
   readonly kind: string;
   readonly version: number;
   readonly id: string;

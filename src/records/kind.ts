@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Issue } from '../core/issues';
-import type { Kept } from './common';
+import type { StoredRecord } from './common';
 import type { Migration, RecordSpec } from './migrate';
 
 /** A record that another one needs. */
@@ -12,7 +12,7 @@ export interface Reference {
 }
 
 /** Everything about one kind of stored record. A newcomer is one file with one of these, and a line in the register. */
-export interface KindSpec<T extends Kept> {
+export interface KindSpec<T extends StoredRecord> {
   readonly kind: T['kind'];
   /** Name of its table in the store, of its list in a file, and of what is asked of the store. */
   readonly table: string;
@@ -33,20 +33,20 @@ export interface KindSpec<T extends Kept> {
 }
 
 /** A kind as the register has it: what it says, asked of any record. */
-export interface Kind<T extends Kept> extends RecordSpec<T> {
+export interface Kind<T extends StoredRecord> extends RecordSpec<T> {
   readonly table: string;
   readonly since: number;
-  readonly is: (record: Kept) => record is T;
-  readonly nameOf: (record: Kept) => string;
-  readonly refersTo: (record: Kept) => readonly Reference[];
-  readonly partOf: (record: Kept) => Reference | null;
-  readonly attachments: (record: Kept) => readonly string[];
-  readonly check: (record: Kept) => readonly Issue[];
+  readonly is: (record: StoredRecord) => record is T;
+  readonly nameOf: (record: StoredRecord) => string;
+  readonly refersTo: (record: StoredRecord) => readonly Reference[];
+  readonly partOf: (record: StoredRecord) => Reference | null;
+  readonly attachments: (record: StoredRecord) => readonly string[];
+  readonly check: (record: StoredRecord) => readonly Issue[];
 }
 
 /** Puts what a kind says of itself into the shape in which any record can be asked. */
-export const defineKind = <T extends Kept>(spec: KindSpec<T>): Kind<T> => {
-  const is = (record: Kept): record is T => record.kind === spec.kind;
+export const defineKind = <T extends StoredRecord>(spec: KindSpec<T>): Kind<T> => {
+  const is = (record: StoredRecord): record is T => record.kind === spec.kind;
   return {
     kind: spec.kind,
     table: spec.table,

@@ -1,4 +1,4 @@
-import type { Kept } from './common';
+import type { StoredRecord } from './common';
 import type { Kind } from './kind';
 import { pieceKind } from './piece';
 import { recipeKind } from './recipe';
@@ -6,4 +6,4 @@ import { swatchKind } from './swatch';
 import { woolKind } from './wool';
 
 /** Every kind of record that is kept, exported and merged: a new one is one file, and one line here. */
-export const KINDS: ReadonlyArray<Kind<Kept>> = [pieceKind, woolKind, swatchKind, recipeKind];
+export const KINDS: ReadonlyArray<Kind<StoredRecord>> = [pieceKind, woolKind, swatchKind, recipeKind];

@@ -4,7 +4,7 @@ import { CHAIN } from '../core/chain/quantities';
 import { MOST_DRAWN_POINTS } from '../core/tolerances';
 import type { DrawnOutline } from '../core/outline/drawn';
 import { DECORATION_KINDS, FIBRE_LAYS, LAY_ORDERS } from '../core/wool/layOrder';
-import { type LaidOf, type LayerPart, partsOf } from '../core/wool/pileList';
+import { type PieceWools, type LayerPart, partsOf } from '../core/wool/pileList';
 import type { PlanInput } from '../core/plan/planInput';
 import { CHAIN_LIMITS } from '../core/chain/limits';
 import { checkMeasures, formKind } from '../core/forms/kinds/registry';
@@ -221,7 +221,7 @@ export const pieceKind = defineKind<Piece>({
 });
 
 /** What a piece is laid of. */
-export const laidOf = (piece: Piece): LaidOf => ({
+export const pieceWools = (piece: Piece): PieceWools => ({
   colours: piece.colours,
   woolId: piece.woolId,
   decorations: piece.laying.decorations,

@@ -1,5 +1,5 @@
 import type { Issue } from '../core/issues';
-import type { Kept } from './common';
+import type { StoredRecord } from './common';
 import type { Entry } from './entry';
 import type { Kind } from './kind';
 
@@ -12,7 +12,7 @@ export interface Unread {
 
 /** All that a workshop, or one piece with what belongs to it, consists of; attachments apart. */
 export interface Snapshot {
-  readonly records: readonly Kept[];
+  readonly records: readonly StoredRecord[];
   /** Logs of pieces. */
   readonly entries: readonly Entry[];
   /** What could not be read goes along as it is, under quarantine. */
@@ -20,5 +20,7 @@ export interface Snapshot {
 }
 
 /** The records of one kind. */
-export const ofKind = <T extends Kept>(records: readonly Kept[], kind: Kind<T>): readonly T[] =>
-  records.filter(kind.is);
+export const ofKind = <T extends StoredRecord>(
+  records: readonly StoredRecord[],
+  kind: Kind<T>,
+): readonly T[] => records.filter(kind.is);

@@ -10,7 +10,7 @@ import { mitten } from '../core/forms/kinds/mitten';
 import { rectangle } from '../core/forms/kinds/rectangle';
 import type { DrawnOutline } from '../core/outline/drawn';
 import type { PlanInput } from '../core/plan/planInput';
-import { measure, pinch, roll, round, rub, type Step, wet } from './steps';
+import { measure, pinch, roll, round, rub, type SampleStep, wet } from './steps';
 
 /** A made-up piece: what was decided, what was done, how it came out. */
 export interface SamplePiece {
@@ -23,7 +23,7 @@ export interface SamplePiece {
   readonly change?: Partial<PlanInput>;
   readonly hoursAgo: number;
   readonly notes?: string;
-  readonly steps?: readonly Step[];
+  readonly steps?: readonly SampleStep[];
   /** How it came out, for those that are finished: shrinkage each way, share of the wool kept, firmness. */
   readonly dry?: {
     readonly along: number;

@@ -9,13 +9,13 @@ export const reading = (gauges: readonly Gauge[], along: number, across: number)
   );
 
 /** An act of a made-up log; a measuring waits for the gauge lines of its piece. */
-export type Step = Act | ((gauges: readonly Gauge[]) => Act);
+export type SampleStep = Act | ((gauges: readonly Gauge[]) => Act);
 
-type Cushion = 'bubble' | 'mat' | 'bare';
+type SampleCushion = 'bubble' | 'mat' | 'bare';
 export const roll = (
   directionDeg: RollDirection,
   rolls: number,
-  { face = 1, cushion = 'bubble' }: { face?: number; cushion?: Cushion } = {},
+  { face = 1, cushion = 'bubble' }: { face?: number; cushion?: SampleCushion } = {},
 ): Act => ({
   kind: 'roll',
   face,
@@ -27,9 +27,9 @@ export const roll = (
 export const wet = (face: number): Act => ({ kind: 'wet', face, water: 'hot' });
 export const rub = (face: number, count = 40): Act => ({ kind: 'rub', face, count });
 export const measure =
-  (along: number, across: number): Step =>
+  (along: number, across: number): SampleStep =>
   gauges => ({ kind: 'measure', readings: reading(gauges, along, across) });
 export const pinch = (grade: 0 | 1 | 2 | 3): Act => ({ kind: 'pinch', grade });
 /** Both directions, on each face. */
-export const round = (rolls: number, faces: readonly number[], cushion: Cushion = 'bubble'): Act[] =>
+export const round = (rolls: number, faces: readonly number[], cushion: SampleCushion = 'bubble'): Act[] =>
   faces.flatMap(f => [roll(0, rolls, { face: f, cushion }), roll(90, rolls, { face: f, cushion })]);

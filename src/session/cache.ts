@@ -1,5 +1,5 @@
 import type { QueryClient } from '@tanstack/react-query';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import { type Entry, LOG_TABLE } from '../records/entry';
 import type { Kind } from '../records/kind';
 import type { Unread } from '../records/snapshot';
@@ -16,7 +16,7 @@ export const makeCache = (client: QueryClient, store: Store) => {
   /** Writes on their way, by record: until the last has settled, the screen is ahead of the store. */
   const pending = new Map<string, number>();
   /** What was shown or told since more than one thing changed at once: a read that began before it is older. */
-  const told = new Map<string, Kept>();
+  const told = new Map<string, StoredRecord>();
   const toldEntries = new Map<string, Entry>();
   /** Counts the times at which more than one thing changed: what was shown before says nothing any more. */
   let epoch = 0;
@@ -29,12 +29,12 @@ export const makeCache = (client: QueryClient, store: Store) => {
   const oneKey = (table: string, id: string) => [table, id] as const;
   const logKey = (pieceId: string) => [LOG_TABLE, pieceId] as const;
 
-  const toldOf = <T extends Kept>(kind: Kind<T>, id: string): T | null => {
+  const toldOf = <T extends StoredRecord>(kind: Kind<T>, id: string): T | null => {
     const record = told.get(`${kind.table}/${id}`);
     return record && kind.is(record) ? record : null;
   };
   /** Of what was read and what was told, the later; what is on its way to the store stays as it is shown. */
-  const later = <T extends Kept>(kind: Kind<T>, read: T): T => {
+  const later = <T extends StoredRecord>(kind: Kind<T>, read: T): T => {
     const known = toldOf(kind, read.id);
     return known && (pending.has(read.id) || known.revision > read.revision) ? known : read;
   };
@@ -47,7 +47,7 @@ export const makeCache = (client: QueryClient, store: Store) => {
     }
   };
 
-  const list = <T extends Kept>(kind: Kind<T>) => ({
+  const list = <T extends StoredRecord>(kind: Kind<T>) => ({
     queryKey: [kind.table] as const,
     queryFn: async (): Promise<readonly T[]> => {
       const got = await reading(() => store.all(kind));
@@ -57,7 +57,7 @@ export const makeCache = (client: QueryClient, store: Store) => {
     },
     ...forEver,
   });
-  const one = <T extends Kept>(kind: Kind<T>, id: string) => ({
+  const one = <T extends StoredRecord>(kind: Kind<T>, id: string) => ({
     queryKey: oneKey(kind.table, id),
     queryFn: async (): Promise<T | null> => {
       const got = await reading(() => store.get(kind, id));
@@ -94,16 +94,16 @@ export const makeCache = (client: QueryClient, store: Store) => {
     ...forEver,
   });
 
-  const shown = <T extends Kept>(kind: Kind<T>, id: string): T | null =>
+  const shown = <T extends StoredRecord>(kind: Kind<T>, id: string): T | null =>
     client.getQueryData<T | null>(oneKey(kind.table, id)) ??
     client.getQueryData<readonly T[]>([kind.table])?.find(r => r.id === id) ??
     null;
 
   /** Shows a record as it is now, wherever it is shown. */
-  const show = (table: string, record: Kept): void => {
+  const show = (table: string, record: StoredRecord): void => {
     told.set(`${table}/${record.id}`, record);
     if (client.getQueryState(oneKey(table, record.id))) client.setQueryData(oneKey(table, record.id), record);
-    client.setQueryData<readonly Kept[]>([table], all => {
+    client.setQueryData<readonly StoredRecord[]>([table], all => {
       if (!all) return undefined;
       return all.some(r => r.id === record.id)
         ? all.map(r => (r.id === record.id ? record : r))

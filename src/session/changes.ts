@@ -1,25 +1,25 @@
 import { type Issue } from '../core/issues';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
 import { loadRecord } from '../records/migrate';
 import { type Patch, patchBetween, patched, reversed } from './patch';
-import type { Step } from './history';
+import type { HistoryStep } from './history';
 import { promptly } from './promptly';
 import type { Workshop } from './workshop';
 
 /** How a change is told and joined with others. */
-export interface Told {
+export interface ChangeLabel {
   readonly label: string;
   readonly key?: string;
 }
 
 /** What became of a change that was not taken, or not kept. */
-export interface Refused {
+export interface ChangeRefusal {
   readonly issues: readonly Issue[];
 }
 
 /** Puts a patch on the stored record; gives how many of its figures were overtaken. */
-const apply = async <T extends Kept>(
+const apply = async <T extends StoredRecord>(
   { store }: Workshop,
   kind: Kind<T>,
   { id, patch }: { readonly id: string; readonly patch: Patch },
@@ -38,17 +38,17 @@ const apply = async <T extends Kept>(
 };
 
 /** What a step of the history goes back to, so that steps of one field can be joined. */
-const origins = new WeakMap<Step, Kept>();
+const origins = new WeakMap<HistoryStep, StoredRecord>();
 
-const stepOf = <T extends Kept>(
+const stepOf = <T extends StoredRecord>(
   workshop: Workshop,
   kind: Kind<T>,
-  of: { readonly before: T; readonly after: T; readonly told: Told },
-): Step => {
+  of: { readonly before: T; readonly after: T; readonly told: ChangeLabel },
+): HistoryStep => {
   const { before, after, told } = of;
   const { id } = before;
   const patch = patchBetween(before, after);
-  const step: Step = {
+  const step: HistoryStep = {
     label: told.label,
     // Typing in one field joins; the same field of another record does not.
     ...(told.key === undefined ? {} : { key: `${id}.${told.key}` }),
@@ -68,11 +68,11 @@ const stepOf = <T extends Kept>(
  * Changes a record at once on the screen and durably behind it, notes it ahead, and remembers how to undo it.
  * @returns settles when it is durable: null, or why it was not taken
  */
-export const changeRecord = async <T extends Kept>(
+export const changeRecord = async <T extends StoredRecord>(
   workshop: Workshop,
   kind: Kind<T>,
-  of: { readonly id: string; readonly change: (record: T) => T; readonly told: Told },
-): Promise<Refused | null> => {
+  of: { readonly id: string; readonly change: (record: T) => T; readonly told: ChangeLabel },
+): Promise<ChangeRefusal | null> => {
   const { store, cache, history, journal } = workshop;
   const { id, change, told } = of;
   const before = cache.shown(kind, id);
@@ -108,7 +108,7 @@ export const changeRecord = async <T extends Kept>(
 };
 
 /** Puts a new record in; undo takes it out of sight again. Settles when it is durable. */
-export const addRecord = async <T extends Kept>(
+export const addRecord = async <T extends StoredRecord>(
   workshop: Workshop,
   kind: Kind<T>,
   record: T,

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
 /** One thing that can be undone and done again. Each gives how much of it was overtaken by other changes, and left. */
-export interface Step {
+export interface HistoryStep {
   readonly label: string;
   readonly undo: () => Promise<number>;
   readonly redo: () => Promise<number>;
@@ -9,7 +9,7 @@ export interface Step {
   readonly key?: string;
   readonly at: number;
   /** The two as one step; without it the earlier one is forgotten but for its undo. */
-  readonly after?: (earlier: Step) => Step;
+  readonly after?: (earlier: HistoryStep) => HistoryStep;
 }
 
 /** What was undone or done again. */
@@ -22,8 +22,8 @@ const TOGETHER_MS = 1200;
 const MOST = 200;
 
 interface Past {
-  readonly done: readonly Step[];
-  readonly undone: readonly Step[];
+  readonly done: readonly HistoryStep[];
+  readonly undone: readonly HistoryStep[];
 }
 
 /** What can be undone in a workshop that is open. Session state: it is gone with the tab; the log of a piece is not. */
@@ -35,7 +35,7 @@ export const makeHistory = () => {
     for (const l of listeners) l();
   };
   return {
-    push: (step: Step): void => {
+    push: (step: HistoryStep): void => {
       const last = past.done.at(-1);
       const joins =
         last !== undefined &&
@@ -46,7 +46,7 @@ export const makeHistory = () => {
       set({ done: done.slice(-MOST), undone: [] });
     },
     /** Forgets a step that turned out not to have been kept. */
-    drop: (step: Step): void => set({ ...past, done: past.done.filter(s => s !== step) }),
+    drop: (step: HistoryStep): void => set({ ...past, done: past.done.filter(s => s !== step) }),
     undo: async (): Promise<Undone | null> => {
       const step = past.done.at(-1);
       if (!step) return null;

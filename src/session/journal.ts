@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { standing } from '../core/log/standing';
-import type { Kept } from '../records/common';
+import { entriesInForce } from '../core/log/entriesInForce';
+import type { StoredRecord } from '../records/common';
 import { type Entry, ENTRY_VERSION, entrySpec } from '../records/entry';
 import type { Kind } from '../records/kind';
 import { loadRecord, type RecordSpec } from '../records/migrate';
@@ -32,7 +32,7 @@ type Note = z.infer<typeof NoteSchema>;
 
 export interface Journal {
   /** Notes a change of a record that stands at a revision; gives what to call when it is durable, or has failed. */
-  readonly note: (kind: string, record: Pick<Kept, 'id' | 'revision'>, fields: object) => () => void;
+  readonly note: (kind: string, record: Pick<StoredRecord, 'id' | 'revision'>, fields: object) => () => void;
   readonly noteSettings: (settings: Pick<Settings, 'revision'>, fields: object) => () => void;
   /** Notes an entry on its way into a log. */
   readonly noteEntry: (entry: NewEntry) => () => void;
@@ -58,10 +58,10 @@ const withFields = <T extends object>(spec: RecordSpec<T>, record: T, fields: ob
 const madeAt = (key: string): number => Number.parseInt(key.slice(PREFIX.length), 10);
 
 /** Whether a record is still where it was when the note was made. */
-const isCurrent = (record: Kept, note: Note, key: string): boolean =>
+const isCurrent = (record: StoredRecord, note: Note, key: string): boolean =>
   note.on === undefined ? Date.parse(record.updatedAt) < madeAt(key) : record.revision <= note.on;
 
-const carryOutChange = <T extends Kept>(
+const carryOutChange = <T extends StoredRecord>(
   store: Store,
   kind: Kind<T>,
   { note, key }: { readonly note: Note; readonly key: string },
@@ -75,7 +75,7 @@ const carryOutChange = <T extends Kept>(
 /** Whether an entry, other than an undo, does not stand any more. */
 const isTakenBack = (log: readonly Entry[], id: string): boolean => {
   const target = log.find(e => e.id === id);
-  return target !== undefined && target.act.kind !== 'undo' && !standing(log).some(e => e.id === id);
+  return target !== undefined && target.act.kind !== 'undo' && !entriesInForce(log).some(e => e.id === id);
 };
 
 /** Puts a noted entry into its log, unless it is there already, or its piece is gone, or it is damaged, or was taken back already. */

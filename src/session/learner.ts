@@ -1,11 +1,14 @@
-import { type Shown, shrinkageLearner } from '../core/learning/expectedShrinkage';
+import { type ShrinkageReading, shrinkageLearner } from '../core/learning/expectedShrinkage';
 
-type Learnt = { readonly shown: readonly Shown[]; readonly ask: ReturnType<typeof shrinkageLearner> };
+type Learnt = {
+  readonly shown: readonly ShrinkageReading[];
+  readonly ask: ReturnType<typeof shrinkageLearner>;
+};
 
 /** What was learnt last from all pieces and swatches, kept while no record changed: many wools ask at once. */
 export const makeLearner = () => {
   let last: { readonly of: readonly unknown[]; readonly learnt: Learnt } | null = null;
-  return (of: readonly unknown[], shown: () => readonly Shown[]): Learnt => {
+  return (of: readonly unknown[], shown: () => readonly ShrinkageReading[]): Learnt => {
     if (last && of.length === last.of.length && of.every((v, i) => v === last?.of[i])) return last.learnt;
     const all = shown();
     const learnt = { shown: all, ask: shrinkageLearner(all) };

@@ -13,7 +13,7 @@ import { woolKind } from '../records/wool';
 import { NO_BATCH } from '../store/batch';
 import { planClearing } from '../store/clearing';
 import { idbStore, memoryStore } from '../store/makeStore';
-import { planReadingIn } from '../store/readingIn';
+import { planImport } from '../store/importing';
 import type { Store } from '../store/store';
 import { planTakeBack } from '../store/takeBack';
 import { addRecord, changeRecord } from './changes';
@@ -130,7 +130,7 @@ describe.each(STORES)('a made-up kind of record, %s store', (_, make) => {
     });
     const read = file.ok ? readWorkshop(file.value.bytes, NOW) : file;
     if (!read.ok) throw new Error(JSON.stringify(read.issues));
-    const report = await store.transact(planReadingIn(read.value.snapshot, LATER));
+    const report = await store.transact(planImport(read.value.snapshot, LATER));
     expect(report).toMatchObject({ added: 3, replaced: 0, kept: 1 });
     expect((await store.all(jarKind)).map(j => j.label).toSorted()).toEqual(['Jar j2', 'mine']);
     await store.transact(planTakeBack(report.changed, LATER));

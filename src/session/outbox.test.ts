@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { issue } from '../core/issues';
 import { benchLog } from '../core/log/logParts';
-import { nextUndo } from '../core/log/standing';
+import { nextUndo } from '../core/log/entriesInForce';
 import { pieceKind } from '../records/piece';
 import { aPiece, NOW, sent } from '../records/testing/build';
 import { memoryStore } from '../store/makeStore';

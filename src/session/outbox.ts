@@ -11,7 +11,7 @@ const PASSING: ReadonlySet<Issue['code']> = new Set(['STORE_FULL', 'STORE_FAILED
 const AGAIN_MS = 4000;
 
 /** How the outbox stands: what keeps it from going on, and how many acts wait. */
-export interface Waiting {
+export interface OutboxState {
   readonly why: Issue | null;
   readonly count: number;
 }
@@ -38,7 +38,7 @@ export const makeOutbox = ({
   readonly clock: Clock;
 }) => {
   let items: readonly Item[] = [];
-  let waiting: Waiting = { why: null, count: 0 };
+  let waiting: OutboxState = { why: null, count: 0 };
   let isSending = false;
   let endWaiting: (() => void) | null = null;
   const listeners = new Set<() => void>();
@@ -128,7 +128,7 @@ export const makeOutbox = ({
       return true;
     },
     tryAgain: (): void => void drain(),
-    waiting: (): Waiting => waiting,
+    waiting: (): OutboxState => waiting,
     subscribe: (l: () => void) => {
       listeners.add(l);
       return () => void listeners.delete(l);

@@ -1,14 +1,14 @@
 import { dequal } from 'dequal';
 
 /** One figure that was changed: where it stands, what it was and what it is; undefined is not there. */
-interface Changed {
+interface FieldChange {
   readonly path: readonly string[];
   readonly was: unknown;
   readonly is: unknown;
 }
 
 /** The figures in which two records differ. Lists are one figure. */
-export type Patch = readonly Changed[];
+export type Patch = readonly FieldChange[];
 
 type Fields = Readonly<Record<string, unknown>>;
 

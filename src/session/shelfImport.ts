@@ -1,15 +1,15 @@
 import { UNDYED } from '../core/wool/undyed';
 import { newWool, type Wool, woolKind, type WoolRow } from '../records/wool';
 import { ofKind } from '../records/snapshot';
-import { NO_BATCH, type Planned } from '../store/batch';
-import { type Changed, changedBy } from '../store/takeBack';
+import { NO_BATCH, type PlannedBatch } from '../store/batch';
+import { type RecordBefore, changedBy } from '../store/takeBack';
 import type { Snapshot } from '../records/snapshot';
 
 /** What came of reading rows in. */
 export interface ShelfReport {
   readonly added: number;
   readonly changed: number;
-  readonly back: Changed;
+  readonly back: RecordBefore;
 }
 
 const nameKey = (name: string): string => name.trim().toLowerCase();
@@ -62,7 +62,7 @@ export const planShelfImport =
       readonly left: (wool: Wool) => number | null;
     },
   ) =>
-  (have: Snapshot): Planned<ShelfReport> => {
+  (have: Snapshot): PlannedBatch<ShelfReport> => {
     const { now, left, newId } = of;
     const before = new Map(ofKind(have.records, woolKind).map(w => [nameKey(w.name), w]));
     const after = new Map<string, Wool>();

@@ -2,10 +2,10 @@ import { useCallback, useSyncExternalStore } from 'react';
 import type { Act } from '../core/acts/act';
 import { issueText } from '../core/issues';
 import { benchLog } from '../core/log/logParts';
-import { nextRedo, nextUndo } from '../core/log/standing';
+import { nextRedo, nextUndo } from '../core/log/entriesInForce';
 import type { Entry } from '../records/entry';
 import { useNotify } from './notices';
-import type { Waiting } from './outbox';
+import type { OutboxState } from './outbox';
 import { useWorkshop } from './workshop';
 
 export interface Bench {
@@ -19,7 +19,7 @@ export interface Bench {
 }
 
 /** What waits for room. */
-export const useWaiting = (): Waiting => {
+export const useWaiting = (): OutboxState => {
   const { outbox } = useWorkshop();
   return useSyncExternalStore(outbox.subscribe, outbox.waiting);
 };

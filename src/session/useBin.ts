@@ -1,5 +1,5 @@
 import { useQueries } from '@tanstack/react-query';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import { KINDS } from '../records/kinds';
 import { kindOf } from '../records/register';
 import { changeRecord } from './changes';
@@ -11,12 +11,12 @@ export const useBin = () => {
   const workshop = useWorkshop();
   const { failed } = useNotify();
   const lists = useQueries({ queries: KINDS.map(kind => workshop.cache.list(kind)) });
-  const nameOf = (record: Kept): string => kindOf(record)?.nameOf(record) ?? record.id;
+  const nameOf = (record: StoredRecord): string => kindOf(record)?.nameOf(record) ?? record.id;
   const deleted = lists
     .flatMap(({ data }) => data ?? [])
     .filter(r => r.deletedAt !== null)
     .toSorted((a, b) => ((a.deletedAt ?? '') < (b.deletedAt ?? '') ? 1 : -1));
-  const bringBack = (record: Kept): void => {
+  const bringBack = (record: StoredRecord): void => {
     const kind = kindOf(record);
     if (!kind) return;
     changeRecord(workshop, kind, {

@@ -1,20 +1,20 @@
 import { useCallback } from 'react';
 import { issueText } from '../core/issues';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
 import { type Piece, pieceKind } from '../records/piece';
 import { type OwnRecipe, recipeKind } from '../records/recipe';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import { type Swatch, swatchKind } from '../records/swatch';
 import { type Wool, woolKind } from '../records/wool';
-import { addRecord, changeRecord, type Told } from './changes';
+import { addRecord, changeRecord, type ChangeLabel } from './changes';
 import { useNotify } from './notices';
 import { promptly } from './promptly';
 import { useWorkshop } from './workshop';
 
-type Change<T> = (id: string, change: (record: T) => T, told: Told) => void;
+type Change<T> = (id: string, change: (record: T) => T, told: ChangeLabel) => void;
 
-const useChange = <T extends Kept>(kind: Kind<T>): Change<T> => {
+const useChange = <T extends StoredRecord>(kind: Kind<T>): Change<T> => {
   const workshop = useWorkshop();
   const { failed, tell } = useNotify();
   return useCallback(
@@ -41,7 +41,7 @@ export const useChangeSwatch = (): Change<Swatch> => useChange(swatchKind);
 export const useChangeRecipe = (): Change<OwnRecipe> => useChange(recipeKind);
 
 /** Deletes a record: it goes to the bin, and undo brings it back. */
-const useDelete = <T extends Kept>(kind: Kind<T>): ((record: T, label: string) => void) => {
+const useDelete = <T extends StoredRecord>(kind: Kind<T>): ((record: T, label: string) => void) => {
   const change = useChange(kind);
   const { nowIso } = useWorkshop();
   return useCallback(
@@ -58,7 +58,7 @@ export const useDeleteWool = (): ((wool: Wool, label: string) => void) => useDel
 export const useDeleteSwatch = (): ((swatch: Swatch, label: string) => void) => useDelete(swatchKind);
 export const useDeleteRecipe = (): ((recipe: OwnRecipe, label: string) => void) => useDelete(recipeKind);
 
-const useAdd = <T extends Kept>(kind: Kind<T>): ((record: T) => Promise<void>) => {
+const useAdd = <T extends StoredRecord>(kind: Kind<T>): ((record: T) => Promise<void>) => {
   const workshop = useWorkshop();
   return useCallback(record => addRecord(workshop, kind, record), [workshop, kind]);
 };

@@ -1,4 +1,8 @@
-import { type Expectation, type Shown, shrinkageLearner } from '../core/learning/expectedShrinkage';
+import {
+  type Expectation,
+  type ShrinkageReading,
+  shrinkageLearner,
+} from '../core/learning/expectedShrinkage';
 import { outcome } from '../core/plan/outcome';
 import { planOf } from '../core/plan/planOf';
 import { type Breed, breedOf } from '../core/wool/breeds';
@@ -12,12 +16,12 @@ import { useAllPieces, useSwatches, useWools } from './useRecords';
 export interface WoolExpectation extends Expectation {
   readonly breed: Breed | null;
   /** Its finished pieces and swatches. */
-  readonly shownBy: readonly Shown[];
+  readonly shownBy: readonly ShrinkageReading[];
   /** Pieces and swatches of other wools that speak with them. */
   readonly others: number;
 }
 
-const shownByPiece = (piece: Piece): Pick<Shown, 'along' | 'across'> => {
+const shownByPiece = (piece: Piece): Pick<ShrinkageReading, 'along' | 'across'> => {
   const plan = planOf(piece.plan);
   if (!plan.ok) return { along: null, across: null };
   const { along, across } = outcome(plan.value.form, piece.result, plan.value.laidGramsEach);
@@ -29,18 +33,18 @@ const everythingShown = (of: {
   readonly pieces: readonly Piece[];
   readonly swatches: readonly Swatch[];
   readonly wools: readonly Wool[];
-}): readonly Shown[] => {
+}): readonly ShrinkageReading[] => {
   const breeds = new Map(of.wools.map(w => [w.id, breedOf(w.fibre)]));
-  const fibre = (woolId: string): Pick<Shown, 'woolId' | 'breedId' | 'felts'> => {
+  const fibre = (woolId: string): Pick<ShrinkageReading, 'woolId' | 'breedId' | 'felts'> => {
     const breed = breeds.get(woolId) ?? null;
     return { woolId, breedId: breed?.id ?? '', felts: breed?.felts ?? null };
   };
-  const pieces = of.pieces.flatMap((p): Shown[] =>
+  const pieces = of.pieces.flatMap((p): ShrinkageReading[] =>
     p.deletedAt !== null || p.woolId === null || p.result.finishedAt === null
       ? []
       : [{ id: p.id, name: p.name, isSwatch: false, ...fibre(p.woolId), ...shownByPiece(p) }],
   );
-  const swatches = of.swatches.flatMap((s): Shown[] =>
+  const swatches = of.swatches.flatMap((s): ShrinkageReading[] =>
     s.deletedAt !== null || s.result.finishedAt === null
       ? []
       : [{ id: s.id, name: 'swatch', isSwatch: true, ...fibre(s.woolId), ...swatchOutcome(s) }],
@@ -48,7 +52,10 @@ const everythingShown = (of: {
   return [...pieces, ...swatches].filter(s => s.along !== null || s.across !== null);
 };
 
-type Learnt = { readonly shown: readonly Shown[]; readonly ask: ReturnType<typeof shrinkageLearner> };
+type Learnt = {
+  readonly shown: readonly ShrinkageReading[];
+  readonly ask: ReturnType<typeof shrinkageLearner>;
+};
 /** What was learnt last, kept while no record changed: many wools ask at once. */
 let last: { readonly of: readonly unknown[]; readonly learnt: Learnt } | null = null;
 

@@ -1,10 +1,10 @@
 import { fibreDirection } from '../core/wool/layOrder';
 import { partsOf } from '../core/wool/pileList';
-import type { PieceStage } from './pieceStage';
+import type { PieceContext } from './pieceContext';
 import { useWools } from './useRecords';
 
 /** How the layers of a piece look: their colour, and which way their fibres lie. The layer laid first is 0. */
-export const useLayers = (stage: PieceStage) => {
+export const useLayers = (stage: PieceContext) => {
   const wools = useWools();
   const { colours, woolId, laying } = stage.piece;
   return {

@@ -2,7 +2,13 @@ import { useCallback, useState } from 'react';
 import type { Issue } from '../core/issues';
 import type { WorkshopFile } from '../files/fileTypes';
 import { recordKey } from '../records/register';
-import { type Choice, compare, type Difference, planReadingIn, type ReadIn } from '../store/readingIn';
+import {
+  type MergeChoice,
+  compareWithFile,
+  type Difference,
+  planImport,
+  type ImportResult,
+} from '../store/importing';
 import { valueOf } from './jobError';
 import { dismissLost } from './keepMarker';
 import { useNotify } from './notices';
@@ -10,17 +16,17 @@ import { takeBackStep } from './takeBackStep';
 import { useWorkshop } from './workshop';
 
 /** A file that was read, and waits for what is to be taken of it. */
-export interface Chosen {
+export interface ChosenFile {
   readonly file: WorkshopFile;
   readonly differences: readonly Difference[];
 }
 
 /** What came of choosing a file. */
-export type Came =
+export type FileReadOutcome =
   | { readonly is: 'reading' }
   | { readonly is: 'refused'; readonly issues: readonly Issue[] }
-  | ({ readonly is: 'asked' } & Chosen)
-  | { readonly is: 'taken'; readonly report: ReadIn; readonly remarks: readonly Issue[] };
+  | ({ readonly is: 'asked' } & ChosenFile)
+  | { readonly is: 'taken'; readonly report: ImportResult; readonly remarks: readonly Issue[] };
 
 /** Whether somebody has to say what is to be taken: something here is otherwise than in the file, and not merely older. */
 const isQuestion = ({ standing }: Difference): boolean => standing === 'older' || standing === 'deleted';
@@ -29,13 +35,13 @@ const isQuestion = ({ standing }: Difference): boolean => standing === 'older' |
 export const useReadFile = () => {
   const workshop = useWorkshop();
   const { failed } = useNotify();
-  const [came, setCame] = useState<Came | null>(null);
+  const [came, setCame] = useState<FileReadOutcome | null>(null);
 
   const take = useCallback(
-    async (file: WorkshopFile, choice: Choice): Promise<void> => {
+    async (file: WorkshopFile, choice: MergeChoice): Promise<void> => {
       const { store, history, nowIso } = workshop;
       for (const { bytes, type } of file.attachments) await store.attach(bytes, type);
-      const report = await store.transact(planReadingIn(file.snapshot, nowIso(), choice));
+      const report = await store.transact(planImport(file.snapshot, nowIso(), choice));
       history.push(takeBackStep(workshop, 'read a file in', report.changed));
       dismissLost(workshop);
       setCame({ is: 'taken', report, remarks: file.remarks });
@@ -49,7 +55,7 @@ export const useReadFile = () => {
       const bytes = new Uint8Array(await picked.arrayBuffer());
       const got = valueOf(await workers.long.run('readWorkshop', { bytes, at: nowIso() }));
       if (!got.ok) return setCame({ is: 'refused', issues: got.issues });
-      const differences = compare(await store.snapshot(), got.value.snapshot);
+      const differences = compareWithFile(await store.snapshot(), got.value.snapshot);
       if (differences.some(isQuestion)) return setCame({ is: 'asked', file: got.value, differences });
       await take(got.value, new Map());
     },
@@ -65,7 +71,7 @@ export const useReadFile = () => {
     came,
     onFile: (file: File): void => orFail(read(file)),
     /** @param taken keys of the records that are taken */
-    onTake: ({ file, differences }: Chosen, taken: ReadonlySet<string>): void =>
+    onTake: ({ file, differences }: ChosenFile, taken: ReadonlySet<string>): void =>
       orFail(take(file, new Map(differences.map(d => [recordKey(d), taken.has(recordKey(d))])))),
     leave: (): void => setCame(null),
   };

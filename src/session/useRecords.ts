@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Entry } from '../records/entry';
 import type { Kind } from '../records/kind';
 import { type Piece, pieceKind } from '../records/piece';
@@ -12,7 +12,7 @@ import { useWorkshop } from './workshop';
 const NONE: readonly never[] = [];
 
 /** Every record of a kind, deleted ones too; null while they are read. */
-const useAll = <T extends Kept>(kind: Kind<T>): readonly T[] | null =>
+const useAll = <T extends StoredRecord>(kind: Kind<T>): readonly T[] | null =>
   useQuery(useWorkshop().cache.list(kind)).data ?? null;
 
 /** Pieces that are not deleted; null while they are read. */

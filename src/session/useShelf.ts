@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { weighings } from '../core/log/logParts';
-import { gramsLeft, type Taking } from '../core/wool/shelfLedger';
+import { gramsLeft, type ShelfTaking } from '../core/wool/shelfLedger';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
 import type { Wool } from '../records/wool';
@@ -9,7 +9,7 @@ import { useAllEntries, useAllPieces } from './useRecords';
 /** A piece taken off the table before it was in the record: its wool lies on the shelf again. */
 const isAbandoned = (piece: Piece): boolean => piece.deletedAt !== null && piece.result.finishedAt === null;
 
-interface PieceTaking extends Taking {
+interface PieceTaking extends ShelfTaking {
   readonly pieceId: string;
 }
 

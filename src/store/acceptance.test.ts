@@ -22,7 +22,7 @@ import { woolKind } from '../records/wool';
 import { NO_BATCH } from './batch';
 import { planClearing, planPurge } from './clearing';
 import { idbStore, memoryStore } from './makeStore';
-import { planReadingIn } from './readingIn';
+import { planImport } from './importing';
 import type { Store, StoreChange } from './store';
 import { StoreError } from './storeError';
 import { planTakeBack } from './takeBack';
@@ -31,7 +31,7 @@ const clock = (): string => LATER;
 let names = 0;
 const freshName = (): string => `test-${(names += 1)}`;
 const readIn = (store: Store, ...of: Parameters<typeof aSnapshot>) =>
-  store.transact(planReadingIn(aSnapshot(...of), LATER));
+  store.transact(planImport(aSnapshot(...of), LATER));
 const issueOf = async (work: Promise<unknown>): Promise<string> =>
   work.then(
     () => 'no issue',

@@ -1,5 +1,5 @@
 import { attachmentsOf } from '../core/acts/act';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
 import type { Snapshot } from '../records/snapshot';
 
@@ -8,7 +8,7 @@ const HASHES = /\b[0-9a-f]{64}\b/g;
 /** How often each attachment is named by all that is there; what cannot be read names whatever looks like a hash in it. */
 export const namedAttachments = (
   { records, entries, unread }: Snapshot,
-  kinds: ReadonlyArray<Kind<Kept>>,
+  kinds: ReadonlyArray<Kind<StoredRecord>>,
 ): ReadonlyMap<string, number> => {
   const named = [
     ...records.flatMap(r => kinds.flatMap(kind => kind.attachments(r))),

@@ -1,11 +1,11 @@
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Entry } from '../records/entry';
 import type { Unread } from '../records/snapshot';
 
 /** What is written in one go. */
 export interface Batch {
-  readonly put: readonly Kept[];
-  readonly remove: readonly Kept[];
+  readonly put: readonly StoredRecord[];
+  readonly remove: readonly StoredRecord[];
   readonly entries: readonly Entry[];
   /** Ids of entries that go. */
   readonly removeEntries: readonly string[];
@@ -16,7 +16,7 @@ export interface Batch {
 }
 
 /** What is to be written, and what comes of it. */
-export interface Planned<R> {
+export interface PlannedBatch<R> {
   readonly batch: Batch;
   readonly result: R;
 }

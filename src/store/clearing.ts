@@ -1,12 +1,12 @@
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import { pieceKind } from '../records/piece';
 import { kindOf, recordKey, withNeeds } from '../records/register';
 import type { Snapshot } from '../records/snapshot';
-import { type Batch, NO_BATCH, type Planned } from './batch';
-import { type Changed, changedBy } from './takeBack';
+import { type Batch, NO_BATCH, type PlannedBatch } from './batch';
+import { type RecordBefore, changedBy } from './takeBack';
 
 /** Takes records out for good, with the logs of pieces among them, but for what those that stay cannot do without. */
-const planRemoval = (have: Snapshot, goes: (record: Kept) => boolean): Batch => {
+const planRemoval = (have: Snapshot, goes: (record: StoredRecord) => boolean): Batch => {
   const all = new Map(have.records.map(r => [recordKey(r), r]));
   const going = have.records.filter(goes);
   const needed = withNeeds(
@@ -14,7 +14,7 @@ const planRemoval = (have: Snapshot, goes: (record: Kept) => boolean): Batch => 
     all,
   );
   // A part of something that stays, stays with it: a swatch with its wool.
-  const stays = (record: Kept): boolean => {
+  const stays = (record: StoredRecord): boolean => {
     const owner = kindOf(record)?.partOf(record) ?? null;
     return needed.has(recordKey(record)) || (owner !== null && needed.has(recordKey(owner)));
   };
@@ -28,7 +28,7 @@ const planRemoval = (have: Snapshot, goes: (record: Kept) => boolean): Batch => 
 };
 
 /** Clears the sample, but for what a felter's own records need; what was cleared can be taken back. */
-export const planClearing = (have: Snapshot): Planned<Changed> => {
+export const planClearing = (have: Snapshot): PlannedBatch<RecordBefore> => {
   const batch = planRemoval(have, r => r.sample);
   return { batch, result: changedBy(have, batch) };
 };
@@ -40,7 +40,7 @@ const DAY_MS = 24 * 3_600_000;
 /** Empties the bin of what has lain in it longer than it may. @param nowMs ms since 1970 @returns how many records went */
 export const planPurge =
   (nowMs: number) =>
-  (have: Snapshot): Planned<number> => {
+  (have: Snapshot): PlannedBatch<number> => {
     const before = nowMs - BIN_DAYS * DAY_MS;
     const batch = planRemoval(have, r => r.deletedAt !== null && Date.parse(r.deletedAt) < before);
     return { batch, result: batch.remove.length };

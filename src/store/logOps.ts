@@ -3,7 +3,7 @@ import { LIMITS } from '../core/limits';
 import { type Entry, ENTRY_VERSION, entrySpec, LOG_TABLE } from '../records/entry';
 import { pieceKind } from '../records/piece';
 import type { Tables } from './backend';
-import { inLogOrder, type Reader, sound } from './reader';
+import { inLogOrder, type Reader, storable } from './reader';
 import type { StoreParts } from './recordOps';
 import type { NewEntry, Store } from './store';
 import { StoreError } from './storeError';
@@ -25,7 +25,7 @@ const put = async (tables: Tables, reader: Reader, fresh: NewEntry): Promise<Ent
     throw new StoreError(issue('PIECE_GONE', pieceKind.table, { got: fresh.pieceId }));
   const seq = await nextSeq(tables, fresh.pieceId);
   const entry: Entry = { kind: 'entry', version: ENTRY_VERSION, seq, ...fresh };
-  await tables.put(LOG_TABLE, sound(entrySpec, entry));
+  await tables.put(LOG_TABLE, storable(entrySpec, entry));
   return entry;
 };
 

@@ -1,4 +1,4 @@
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
 import { isObject } from '../records/migrate';
 import { KINDS } from '../records/kinds';
@@ -22,7 +22,11 @@ const isMeta = (raw: unknown): raw is Meta =>
   isObject(raw) && typeof raw['id'] === 'string' && typeof raw['since'] === 'string';
 
 /** A store over tables of any kind: all that it knows of records comes from the register. */
-const storeOver = (backend: Backend, clock: () => string, kinds: ReadonlyArray<Kind<Kept>>): Store => {
+const storeOver = (
+  backend: Backend,
+  clock: () => string,
+  kinds: ReadonlyArray<Kind<StoredRecord>>,
+): Store => {
   const reader = makeReader(kinds);
   const { subscribe, tell: tellHere } = listeners<StoreChange>();
   backend.onOthers(message => {

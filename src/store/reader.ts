@@ -1,5 +1,5 @@
 import { type Issue, issueText } from '../core/issues';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import { type Entry, entrySpec, LOG_TABLE } from '../records/entry';
 import type { Kind } from '../records/kind';
 import { isObject, loadRecord, type RecordSpec } from '../records/migrate';
@@ -15,7 +15,7 @@ interface ReadTable<T> {
 const idOf = (raw: unknown): string => (isObject(raw) && typeof raw['id'] === 'string' ? raw['id'] : '?');
 
 /** Checks raw records as they are read, brings them up to date, and remembers those that cannot be read. */
-export const makeReader = (kinds: ReadonlyArray<Kind<Kept>>) => {
+export const makeReader = (kinds: ReadonlyArray<Kind<StoredRecord>>) => {
   const problems = new Map<string, Issue>();
 
   const read = <T>(spec: RecordSpec<T>, table: string, raws: readonly unknown[]): ReadTable<T> => {
@@ -55,7 +55,7 @@ export const makeReader = (kinds: ReadonlyArray<Kind<Kept>>) => {
 export type Reader = ReturnType<typeof makeReader>;
 
 /** The record itself, or a failure: nothing is written that could not be read again. */
-export const sound = <T>(spec: RecordSpec<T>, record: T): T => {
+export const storable = <T>(spec: RecordSpec<T>, record: T): T => {
   const loaded = loadRecord(spec, record, spec.kind);
   if (loaded.status === 'ok') return record;
   const [first, ...rest] = loaded.issues;

@@ -1,8 +1,8 @@
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
 import { DEFAULT_SETTINGS, type Settings, settingsSpec } from '../records/settings';
 import type { Backend, Tables } from './backend';
-import { type Reader, sound } from './reader';
+import { type Reader, storable } from './reader';
 import type { Store, StoreChange } from './store';
 import { SETTINGS_TABLE } from './tables';
 
@@ -15,7 +15,7 @@ export interface StoreParts {
 }
 
 /** A changed record with its revision counted on. The same object back means nothing changed. */
-const touched = <T extends Kept>(before: T, after: T, now: string): T =>
+const touched = <T extends StoredRecord>(before: T, after: T, now: string): T =>
   after === before ? before : { ...after, revision: before.revision + 1, updatedAt: now };
 
 /** Records of any kind: read, put in, changed in place. */
@@ -32,14 +32,18 @@ export const recordOps = ({
   get: async (kind, id) =>
     reader.one(kind, kind.table, await backend.run([kind.table], 'readonly', t => t.get(kind.table, id))),
   add: async (kind, record) => {
-    const good = sound(kind, record);
+    const good = storable(kind, record);
     await backend.run([kind.table], 'readwrite', t => t.put(kind.table, good));
     tell({ table: kind.table, record });
   },
-  update: async <T extends Kept>(kind: Kind<T>, id: string, change: (record: T) => T): Promise<T | null> => {
+  update: async <T extends StoredRecord>(
+    kind: Kind<T>,
+    id: string,
+    change: (record: T) => T,
+  ): Promise<T | null> => {
     const { before, after } = await backend.run([kind.table], 'readwrite', async t => {
       const was = reader.one(kind, kind.table, await t.get(kind.table, id));
-      const next = was === null ? null : sound(kind, touched(was, change(was), clock()));
+      const next = was === null ? null : storable(kind, touched(was, change(was), clock()));
       if (next !== null && next !== was) await t.put(kind.table, next);
       return { before: was, after: next };
     });
@@ -62,7 +66,7 @@ export const settingsOps = ({
   updateSettings: async change => {
     const settings = await backend.run([SETTINGS_TABLE], 'readwrite', async t => {
       const before = await readSettings(reader, t);
-      const after = sound(settingsSpec, { ...change(before), revision: before.revision + 1 });
+      const after = storable(settingsSpec, { ...change(before), revision: before.revision + 1 });
       await t.put(SETTINGS_TABLE, after, SETTINGS_TABLE);
       return after;
     });

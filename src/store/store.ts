@@ -1,18 +1,18 @@
 import type { Act } from '../core/acts/act';
 import type { Issue } from '../core/issues';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Entry } from '../records/entry';
 import type { Kind } from '../records/kind';
 import type { Settings } from '../records/settings';
 import type { Snapshot } from '../records/snapshot';
 import type { Attachment } from '../records/attachment';
-import type { Planned } from './batch';
+import type { PlannedBatch } from './batch';
 
 /** What a listener is told: which table changed, and what stands there now where it is one thing. */
 export interface StoreChange {
   /** A table of records, of the log or of settings; `all` where more than one thing changed. */
   readonly table: string;
-  readonly record?: Kept;
+  readonly record?: StoredRecord;
   readonly entry?: Entry;
   readonly settings?: Settings;
 }
@@ -37,11 +37,15 @@ export interface Meta {
  * each other.
  */
 export interface Store {
-  readonly all: <T extends Kept>(kind: Kind<T>) => Promise<readonly T[]>;
-  readonly get: <T extends Kept>(kind: Kind<T>, id: string) => Promise<T | null>;
-  readonly add: <T extends Kept>(kind: Kind<T>, record: T) => Promise<void>;
+  readonly all: <T extends StoredRecord>(kind: Kind<T>) => Promise<readonly T[]>;
+  readonly get: <T extends StoredRecord>(kind: Kind<T>, id: string) => Promise<T | null>;
+  readonly add: <T extends StoredRecord>(kind: Kind<T>, record: T) => Promise<void>;
   /** Null where there is no such record, or it cannot be read. The same record back from `change` changes nothing. */
-  readonly update: <T extends Kept>(kind: Kind<T>, id: string, change: (record: T) => T) => Promise<T | null>;
+  readonly update: <T extends StoredRecord>(
+    kind: Kind<T>,
+    id: string,
+    change: (record: T) => T,
+  ) => Promise<T | null>;
   readonly entries: (pieceId: string) => Promise<readonly Entry[]>;
   /** Logs of all pieces, in order. */
   readonly allEntries: () => Promise<readonly Entry[]>;
@@ -58,7 +62,7 @@ export interface Store {
   readonly setMeta: (meta: Meta) => Promise<void>;
   readonly snapshot: () => Promise<Snapshot>;
   /** Changes many things at once, by all that is there. Pure planning: it may be asked only about what it is handed. */
-  readonly transact: <R>(plan: (have: Snapshot) => Planned<R>) => Promise<R>;
+  readonly transact: <R>(plan: (have: Snapshot) => PlannedBatch<R>) => Promise<R>;
   /** Keeps bytes under their SHA-256, once; gives the hash. Name it in a record soon: what nothing names is swept. */
   readonly attach: (bytes: Uint8Array, type: string) => Promise<string>;
   readonly attachment: (hash: string) => Promise<Attachment | null>;

@@ -1,4 +1,4 @@
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import { LOG_TABLE } from '../records/entry';
 import type { Kind } from '../records/kind';
 import type { TableSpec } from './backend';
@@ -8,7 +8,7 @@ export const META_TABLE = 'meta';
 export const ATTACHMENTS_TABLE = 'attachments';
 
 /** Every table of the store: one for each kind of record, and those that are there once. */
-export const tablesOf = (kinds: ReadonlyArray<Kind<Kept>>): readonly TableSpec[] => [
+export const tablesOf = (kinds: ReadonlyArray<Kind<StoredRecord>>): readonly TableSpec[] => [
   ...kinds.map((kind): TableSpec => ({ name: kind.table, since: kind.since, key: 'id' })),
   { name: LOG_TABLE, since: 1, key: 'id', isLog: true },
   { name: SETTINGS_TABLE, since: 1, key: null },

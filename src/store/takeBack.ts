@@ -1,19 +1,19 @@
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Entry } from '../records/entry';
 import { recordKey } from '../records/register';
 import type { Snapshot } from '../records/snapshot';
-import { type Batch, NO_BATCH, type Planned } from './batch';
+import { type Batch, NO_BATCH, type PlannedBatch } from './batch';
 
 /** What a batch changed: each record as it was before, and the revision it was left at. */
-export interface Changed {
-  readonly records: ReadonlyArray<{ readonly was: Kept | null; readonly left: Kept }>;
-  readonly removed: readonly Kept[];
+export interface RecordBefore {
+  readonly records: ReadonlyArray<{ readonly was: StoredRecord | null; readonly left: StoredRecord }>;
+  readonly removed: readonly StoredRecord[];
   readonly entriesAdded: readonly string[];
   readonly entriesRemoved: readonly Entry[];
 }
 
 /** What a batch will have changed of what is there. */
-export const changedBy = (have: Snapshot, batch: Batch): Changed => {
+export const changedBy = (have: Snapshot, batch: Batch): RecordBefore => {
   const before = new Map(have.records.map(r => [recordKey(r), r]));
   const entries = new Map(have.entries.map(e => [e.id, e]));
   return {
@@ -29,7 +29,7 @@ export interface TakenBack {
   /** Records that were changed again since, and were left as they are. */
   readonly overtaken: number;
   /** What brings it all again. */
-  readonly changed: Changed;
+  readonly changed: RecordBefore;
 }
 
 /**
@@ -37,10 +37,10 @@ export interface TakenBack {
  * since. Revisions only rise, so that nothing older is ever taken for newer.
  */
 export const planTakeBack =
-  (changed: Changed, now: string) =>
-  (have: Snapshot): Planned<TakenBack> => {
+  (changed: RecordBefore, now: string) =>
+  (have: Snapshot): PlannedBatch<TakenBack> => {
     const here = new Map(have.records.map(r => [recordKey(r), r]));
-    const put: Kept[] = [];
+    const put: StoredRecord[] = [];
     let overtaken = 0;
     for (const { was, left } of changed.records) {
       const is = here.get(recordKey(left));

@@ -1,19 +1,19 @@
 import { hashOf } from '../core/hashOf';
 import { isObject } from '../records/migrate';
 import { entrySpec, LOG_TABLE } from '../records/entry';
-import type { Kept } from '../records/common';
+import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
 import type { Snapshot, Unread } from '../records/snapshot';
 import type { Attachment } from '../records/attachment';
 import { namedAttachments } from './attachments';
 import type { Tables } from './backend';
 import { type Batch, isEmptyBatch } from './batch';
-import { sound } from './reader';
+import { storable } from './reader';
 import type { StoreParts } from './recordOps';
 import type { Store } from './store';
 import { ATTACHMENTS_TABLE } from './tables';
 
-type Kinds = ReadonlyArray<Kind<Kept>>;
+type Kinds = ReadonlyArray<Kind<StoredRecord>>;
 
 /** What could not be named yet is kept so long. */
 const GRACE_MS = 24 * 3_600_000;
@@ -24,7 +24,7 @@ const readAll = async ({ reader }: StoreParts, kinds: Kinds, tables: Tables): Pr
   return reader.snapshot(new Map(names.map((name, i) => [name, raws[i] ?? []])));
 };
 
-const tableOf = (kinds: Kinds, record: Kept): Kind<Kept> => {
+const tableOf = (kinds: Kinds, record: StoredRecord): Kind<StoredRecord> => {
   const kind = kinds.find(k => k.is(record));
   if (!kind) throw new Error(`No kind of record is called ${record.kind}.`);
   return kind;
@@ -41,9 +41,9 @@ const write = async (kinds: Kinds, tables: Tables, batch: Batch): Promise<void> 
   for (const id of batch.removeEntries) await tables.remove(LOG_TABLE, id);
   for (const record of batch.put) {
     const kind = tableOf(kinds, record);
-    await tables.put(kind.table, sound(kind, record));
+    await tables.put(kind.table, storable(kind, record));
   }
-  for (const entry of batch.entries) await tables.put(LOG_TABLE, sound(entrySpec, entry));
+  for (const entry of batch.entries) await tables.put(LOG_TABLE, storable(entrySpec, entry));
   for (const unread of batch.removeUnread) {
     const place = placeOf(kinds, unread);
     if (place) await tables.remove(place.table, place.id);

@@ -1,4 +1,4 @@
-import type { Expectation, ShrinkageRange, Shown } from '../core/learning/expectedShrinkage';
+import type { Expectation, ShrinkageRange, ShrinkageReading } from '../core/learning/expectedShrinkage';
 import { showShare } from '../core/units/units';
 import { Why } from './Why';
 
@@ -11,7 +11,7 @@ export const Expected = (props: {
   readonly name: string;
   readonly expected: Expectation;
   /** Finished pieces and swatches of this wool. */
-  readonly shownBy: readonly Shown[];
+  readonly shownBy: readonly ShrinkageReading[];
   /** How many of other wools speak with them. */
   readonly others: number;
   readonly breedName: string | null;

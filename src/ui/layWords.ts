@@ -1,4 +1,4 @@
-import type { HowLaid } from '../core/plan/layingOf';
+import type { LayMethod } from '../core/plan/layMethodOf';
 import type { Decoration, LayStep } from '../core/wool/layOrder';
 
 const decorationWords = ({ kind, name, first }: Decoration, face: string): string => {
@@ -10,7 +10,7 @@ const decorationWords = ({ kind, name, first }: Decoration, face: string): strin
 };
 
 /** A step of laying in words, as it is ticked off. */
-export const layWords = (step: LayStep, of: HowLaid & { readonly layers: number }): string => {
+export const layWords = (step: LayStep, of: LayMethod & { readonly layers: number }): string => {
   const stacked = of.build === 'stacked';
   const sheet = stacked ? of.names[step.face - 1] : undefined;
   const face = of.faces > 1 ? `, ${sheet ?? `face ${step.face}`}` : '';

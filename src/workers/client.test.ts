@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { workerClient, type WorkerLike } from './client';
-import { type Answer, type Ask, SILENT_MS } from './protocol';
+import { type JobAnswer, type JobRequest, SILENT_MS } from './protocol';
 
 /** A worker that answers as it is told. */
-const fakeWorker = (onAsk: (ask: Ask, worker: WorkerLike, made: number) => void) => {
+const fakeWorker = (onAsk: (ask: JobRequest, worker: WorkerLike, made: number) => void) => {
   const asked: number[] = [];
   let ended = 0;
   let made = 0;
@@ -12,7 +12,7 @@ const fakeWorker = (onAsk: (ask: Ask, worker: WorkerLike, made: number) => void)
     const number = made;
     const worker: WorkerLike = {
       postMessage: message => {
-        const ask = message as Ask;
+        const ask = message as JobRequest;
         asked.push(ask.id);
         queueMicrotask(() => onAsk(ask, worker, number));
       },
@@ -25,11 +25,11 @@ const fakeWorker = (onAsk: (ask: Ask, worker: WorkerLike, made: number) => void)
   };
   return { make, asked, counts: () => ({ made, ended }) };
 };
-const say = (worker: WorkerLike, answer: Answer): void =>
+const say = (worker: WorkerLike, answer: JobAnswer): void =>
   worker.onmessage?.({ data: answer } as MessageEvent);
 const die = (worker: WorkerLike, message = 'out of memory'): void =>
   worker.onerror?.({ message } as ErrorEvent);
-const done = (ask: Ask, worker: WorkerLike): void =>
+const done = (ask: JobRequest, worker: WorkerLike): void =>
   say(worker, { id: ask.id, type: 'done', answer: new ArrayBuffer(ask.id) });
 const ASK = {
   template: { title: 't', shapes: [], words: [], notes: [], box: { minX: 0, minY: 0, maxX: 1, maxY: 1 } },

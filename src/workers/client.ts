@@ -1,6 +1,6 @@
 import { issue, type Issue } from '../core/issues';
 import { err, ok, type Result } from '../core/result';
-import { type Answer, type JobName, type Jobs, SILENT_MS } from './protocol';
+import { type JobAnswer, type JobName, type Jobs, SILENT_MS } from './protocol';
 
 /** What the client needs of a worker. */
 export interface WorkerLike {
@@ -18,10 +18,10 @@ export interface JobOptions {
   readonly transfer?: Transferable[];
 }
 
-interface Waiting {
+interface PendingCall {
   readonly id: number;
   readonly job: JobName;
-  readonly ask: Jobs[JobName]['ask'];
+  readonly ask: Jobs[JobName]['request'];
   readonly options: JobOptions;
   readonly settle: (result: Result<never> | Result<Jobs[JobName]['answer']>) => void;
   /** How often it was begun. */
@@ -34,7 +34,7 @@ const MOST_TRIES = 2;
 export interface WorkerClient {
   readonly run: <N extends JobName>(
     job: N,
-    ask: Jobs[N]['ask'],
+    ask: Jobs[N]['request'],
     options?: JobOptions,
   ) => Promise<Result<Jobs[N]['answer']>>;
   /** Ends the worker, and answers all who wait. */
@@ -49,8 +49,8 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
   let worker: WorkerLike | null = null;
   /** Whether the worker has said anything since it was made. */
   let isReady = false;
-  let queue: readonly Waiting[] = [];
-  let running: Waiting | null = null;
+  let queue: readonly PendingCall[] = [];
+  let running: PendingCall | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let lastId = 0;
 
@@ -60,7 +60,7 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
     worker = null;
     isReady = false;
   };
-  const finish = (result: Parameters<Waiting['settle']>[0]): void => {
+  const finish = (result: Parameters<PendingCall['settle']>[0]): void => {
     clearTimeout(timer);
     const done = running;
     running = null;
@@ -86,7 +86,7 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
       finish(err(issue('WORKER_SLOW', job)));
     }, SILENT_MS[job]);
   };
-  const hear = (answer: Answer): void => {
+  const hear = (answer: JobAnswer): void => {
     isReady = true;
     if (answer.type === 'ready' || answer.id !== running?.id) return;
     if (answer.type === 'progress') {
@@ -100,7 +100,7 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
     const failed = (detail: string): void => {
       if (made === worker) lost(issue(isReady ? 'WORKER_DIED' : 'WORKER_NOT_STARTED', '', { detail }));
     };
-    made.onmessage = (event: MessageEvent<Answer>) => {
+    made.onmessage = (event: MessageEvent<JobAnswer>) => {
       if (made === worker) hear(event.data);
     };
     made.onerror = event => failed(event.message);
@@ -123,7 +123,7 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
       lost(issue('WORKER_NOT_STARTED', '', { detail: String(error) }));
     }
   };
-  const cancel = (waiting: Waiting): void => {
+  const cancel = (waiting: PendingCall): void => {
     const cancelled = err(issue('CANCELLED', waiting.job));
     if (waiting === running) {
       // A long job does not listen: its worker goes, and another does what is still to do.
@@ -136,11 +136,11 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
   };
 
   return {
-    run: <N extends JobName>(job: N, ask: Jobs[N]['ask'], options: JobOptions = {}) =>
+    run: <N extends JobName>(job: N, ask: Jobs[N]['request'], options: JobOptions = {}) =>
       new Promise<Result<Jobs[N]['answer']>>(resolve => {
         if (options.signal?.aborted) return resolve(err(issue('CANCELLED', job)));
         lastId += 1;
-        const waiting: Waiting = { id: lastId, job, ask, options, settle: resolve, tries: 0 };
+        const waiting: PendingCall = { id: lastId, job, ask, options, settle: resolve, tries: 0 };
         const onAbort = (): void => cancel(waiting);
         options.signal?.addEventListener('abort', onAbort, { once: true });
         queue = [...queue, waiting];

@@ -1,10 +1,10 @@
-import type { Fibre, Recipe } from '../core/colour/blend';
+import type { Fibre, Blend } from '../core/colour/blend';
 import type { Evenness } from '../core/evenness/evenness';
 import type { Hand } from '../core/evenness/hand';
 import type { Field, Layer } from '../core/evenness/layOut';
-import type { Advised, Asked } from '../core/felting/advise';
-import type { Learnt } from '../core/felting/beliefOf';
-import type { Felted } from '../core/felting/posterior';
+import type { PieceForecast, FeltingGoal } from '../core/felting/forecastPiece';
+import type { PriorEvidence } from '../core/felting/pooledPrior';
+import type { FeltingRecord } from '../core/felting/likelihood';
 import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
@@ -20,7 +20,7 @@ import type { Template } from '../drawing/template';
 /** Work that is done off the main thread. Both sides read it. */
 export interface Jobs {
   readonly templatePdf: {
-    readonly ask: {
+    readonly request: {
       readonly template: Template;
       readonly paper: PaperName;
       readonly orientation: Orientation;
@@ -28,11 +28,11 @@ export interface Jobs {
     readonly answer: ArrayBuffer;
   };
   readonly svgOutlines: {
-    readonly ask: { readonly bytes: Uint8Array };
+    readonly request: { readonly bytes: Uint8Array };
     readonly answer: Result<SvgOutlines>;
   };
   readonly evenness: {
-    readonly ask: {
+    readonly request: {
       /** Outlines of the wool as it lies on the table, mm. */
       readonly rings: readonly Polygon[];
       readonly layers: readonly Layer[];
@@ -44,26 +44,26 @@ export interface Jobs {
     };
     readonly answer: { readonly field: Field; readonly evenness: Evenness };
   };
-  readonly advise: {
-    readonly ask: { readonly felted: Felted; readonly asked: Asked };
-    readonly answer: Advised;
+  readonly forecastPiece: {
+    readonly request: { readonly record: FeltingRecord; readonly goal: FeltingGoal };
+    readonly answer: PieceForecast;
   };
   /** What the logs of finished pieces say, each inferred from general practice. */
   readonly learn: {
-    readonly ask: { readonly logs: readonly Felted[] };
-    readonly answer: ReadonlyArray<Learnt['says']>;
+    readonly request: { readonly logs: readonly FeltingRecord[] };
+    readonly answer: ReadonlyArray<PriorEvidence['says']>;
   };
   readonly listPdf: {
-    readonly ask: { readonly title: string; readonly sections: readonly ListSection[] };
+    readonly request: { readonly title: string; readonly sections: readonly ListSection[] };
     readonly answer: ArrayBuffer;
   };
   readonly labelsPdf: {
-    readonly ask: { readonly labels: readonly Label[]; readonly title: string };
+    readonly request: { readonly labels: readonly Label[]; readonly title: string };
     readonly answer: ArrayBuffer;
   };
   /** The whole workshop as a file, read back before it is handed over. */
   readonly writeWorkshop: {
-    readonly ask: {
+    readonly request: {
       readonly snapshot: Snapshot;
       readonly attachments: readonly Attachment[];
       readonly exportedAt: string;
@@ -72,12 +72,12 @@ export interface Jobs {
   };
   /** A workshop file, JSON or zip, checked whole. */
   readonly readWorkshop: {
-    readonly ask: { readonly bytes: Uint8Array; readonly at: string };
+    readonly request: { readonly bytes: Uint8Array; readonly at: string };
     readonly answer: Result<WorkshopFile>;
   };
   readonly blends: {
-    readonly ask: { readonly wanted: string; readonly shelf: readonly Fibre[] };
-    readonly answer: readonly Recipe[];
+    readonly request: { readonly wanted: string; readonly shelf: readonly Fibre[] };
+    readonly answer: readonly Blend[];
   };
 }
 export type JobName = keyof Jobs;
@@ -89,7 +89,7 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   templatePdf: 60_000,
   svgOutlines: 60_000,
   evenness: 120_000,
-  advise: 20_000,
+  forecastPiece: 20_000,
   learn: 60_000,
   listPdf: 30_000,
   labelsPdf: 30_000,
@@ -99,11 +99,11 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
 };
 
 /** One ask of each job: the name tells which. */
-export type Ask = {
-  readonly [N in JobName]: { readonly id: number; readonly job: N; readonly ask: Jobs[N]['ask'] };
+export type JobRequest = {
+  readonly [N in JobName]: { readonly id: number; readonly job: N; readonly request: Jobs[N]['request'] };
 }[JobName];
 
-export type Answer =
+export type JobAnswer =
   /** The worker has started. */
   | { readonly id: 0; readonly type: 'ready' }
   | { readonly id: number; readonly type: 'progress'; readonly done: number; readonly of: number }

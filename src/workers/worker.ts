@@ -1,14 +1,14 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
-import { adviseFrom } from '../core/felting/advise';
-import { marginals } from '../core/felting/beliefOf';
+import { forecastPiece } from '../core/felting/forecastPiece';
+import { marginals } from '../core/felting/pooledPrior';
 import { infer } from '../core/felting/infer';
 import { issue } from '../core/issues';
-import type { Answer, Ask, JobName, Jobs } from './protocol';
+import type { JobAnswer, JobRequest, JobName, Jobs } from './protocol';
 
 /** Means and variances need fewer points than the ends of a range. */
 const POINTS_TO_LEARN = 800;
 
-const say = (answer: Answer, transfer: Transferable[] = []): void =>
+const say = (answer: JobAnswer, transfer: Transferable[] = []): void =>
   globalThis.postMessage(answer, { transfer });
 
 const toBase64 = (buffer: ArrayBuffer): string => {
@@ -27,12 +27,14 @@ interface Done<N extends JobName> {
   readonly transfer?: Transferable[];
 }
 type Progress = (done: number, of: number) => void;
-type Work = { readonly [N in JobName]: (ask: Jobs[N]['ask'], progress: Progress) => Promise<Done<N>> };
+type JobRunner = {
+  readonly [N in JobName]: (ask: Jobs[N]['request'], progress: Progress) => Promise<Done<N>>;
+};
 
 const handedOver = (answer: ArrayBuffer) => ({ answer, transfer: [answer] });
 
 /** What is done for each job. Only what the bench asks for is here from the start; all else is fetched when it is wanted. */
-const WORK: Work = {
+const WORK: JobRunner = {
   svgOutlines: async ({ bytes }) => {
     const [{ textOf }, { readSvgOutlines }] = await Promise.all([
       import('../files/textOf'),
@@ -42,10 +44,10 @@ const WORK: Work = {
     return { answer: text.ok ? readSvgOutlines(text.value) : text };
   },
   blends: async ({ wanted, shelf }) => {
-    const { recipesFor } = await import('../core/colour/blend');
-    return { answer: recipesFor(wanted, shelf) };
+    const { blendsFor } = await import('../core/colour/blend');
+    return { answer: blendsFor(wanted, shelf) };
   },
-  advise: async ({ felted, asked }) => ({ answer: adviseFrom(felted, asked) }),
+  forecastPiece: async ({ record, goal }) => ({ answer: forecastPiece(record, goal) }),
   learn: async ({ logs }) => ({ answer: logs.map(log => marginals(infer(log, POINTS_TO_LEARN))) }),
   evenness: async (ask, progress) => {
     const { simulateLayout } = await import('../core/evenness/simulateLayout');
@@ -75,14 +77,14 @@ const WORK: Work = {
   },
 };
 
-const run = async <N extends JobName>(id: number, job: N, ask: Jobs[N]['ask']): Promise<void> => {
+const run = async <N extends JobName>(id: number, job: N, ask: Jobs[N]['request']): Promise<void> => {
   const progress: Progress = (done, of) => say({ id, type: 'progress', done, of });
   const { answer, transfer } = await WORK[job](ask, progress);
   say({ id, type: 'done', answer }, transfer);
 };
 
-globalThis.addEventListener('message', ({ data }: MessageEvent<Ask>) => {
-  run(data.id, data.job, data.ask).catch((error: unknown) =>
+globalThis.addEventListener('message', ({ data }: MessageEvent<JobRequest>) => {
+  run(data.id, data.job, data.request).catch((error: unknown) =>
     say({ id: data.id, type: 'failed', issue: issue('WORK_FAILED', data.job, { detail: String(error) }) }),
   );
 });

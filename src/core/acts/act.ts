@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import type { Amount, ActAt, Asked, FeltWork, Spoken, UsualWork } from './actSpec';
-import type { Choices } from './choices';
-import { type BenchFold, worked } from './benchFold';
+import type { Amount, ActAt, StepRest, FeltWork, PieceWording, UsualWork } from './actSpec';
+import type { ActChoices } from './choices';
+import { type BenchFold, markWorked } from './benchFold';
 import { ACTS } from './register';
 import type { Water } from './vocabulary';
 
@@ -35,10 +35,11 @@ export const amountOf = (act: Act): Amount | null => registered(act.kind)?.amoun
 export const waterAfter = (act: Act): Water | null => registered(act.kind)?.water(act) ?? null;
 
 /** Whether an act is done at the bench, beside it, or on the log itself. */
-export const placeOf = (kind: string): Registered['place'] => registered(kind)?.place ?? 'bench';
+export const actPlace = (kind: string): Registered['place'] => registered(kind)?.place ?? 'bench';
 
 /** An act in words, as it stands in the log and on Undo. */
-export const actWords = (act: Act, of: Spoken): string => registered(act.kind)?.words(act, of) ?? act.kind;
+export const actWords = (act: Act, of: PieceWording): string =>
+  registered(act.kind)?.words(act, of) ?? act.kind;
 
 /** A caution that belongs to an act; null where there is none. */
 export const cautionOf = (kind: string): string | null => registered(kind)?.caution ?? null;
@@ -52,7 +53,7 @@ export const foldAct = (fold: BenchFold, act: Act, at: ActAt): void => {
   const amount = entry?.amount(act);
   if (amount) fold.done[act.kind] = (fold.done[act.kind] ?? 0) + amount.count;
   entry?.fold(fold, act, at);
-  if (amount && entry?.work(act, 'hot')) worked(fold, amount.count);
+  if (amount && entry?.work(act, 'hot')) markWorked(fold, amount.count);
 };
 
 /** What an act counts towards steps of recipes, by keys that no other act has. */
@@ -60,14 +61,14 @@ export const tallyOf = (act: Act): ReadonlyArray<readonly [key: string, amount: 
   (registered(act.kind)?.tally(act) ?? []).map(([key, amount]) => [`${act.kind}/${key}`, amount]);
 
 /** A step of a recipe that acts can settle: the act that answers to it, and what it says. */
-export interface AskedStep extends Asked {
+export interface ActStep extends StepRest {
   readonly step: string;
   readonly kind: string;
 }
 
 /** Every step that acts answer to, in the order of the register. */
-export const ASKED_STEPS: readonly AskedStep[] = ACTS.flatMap(({ kind, asked }) =>
-  Object.entries(asked).map(([step, it]): AskedStep => ({ ...it, step, kind })),
+export const ACT_STEPS: readonly ActStep[] = ACTS.flatMap(({ kind, asked }) =>
+  Object.entries(asked).map(([step, it]): ActStep => ({ ...it, step, kind })),
 );
 
 /** How an act is chosen and logged at the bench. */
@@ -78,8 +79,8 @@ export interface BenchControl {
   readonly takes: ReadonlyArray<'direction' | 'side' | 'water' | 'count' | 'cushion' | 'pressure'>;
   readonly counts: { readonly usual: number; readonly choices: readonly number[] } | null;
   readonly turns: 'direction' | 'water' | 'count' | null;
-  readonly make: (choices: Choices, usual: UsualWork) => Act | null;
-  readonly choicesOf: (act: Act) => Choices;
+  readonly make: (choices: ActChoices, usual: UsualWork) => Act | null;
+  readonly choicesOf: (act: Act) => ActChoices;
   /** What a pacer counts of it; null where it cannot. */
   readonly noun: string | null;
   readonly withCount: (act: Act, count: number, give?: number) => Act | null;

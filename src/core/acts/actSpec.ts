@@ -1,8 +1,8 @@
 import type { z } from 'zod';
 import type { UnitSystem } from '../units/units';
 import type { BenchFold } from './benchFold';
-import type { RecipeStep, StepMove, WorkedAs } from './recipeStep';
-import type { Choices } from './choices';
+import type { RecipeStep, StepMove, WorkScope } from './recipeStep';
+import type { ActChoices } from './choices';
 import type { Cushion, Pressure, Water } from './vocabulary';
 
 /** Anything that can stand in a log. */
@@ -31,7 +31,7 @@ export interface FeltWork {
 }
 
 /** How a piece is spoken of: its faces, whether its rolls have a direction, in which units, and what codes are called. */
-export interface Spoken {
+export interface PieceWording {
   readonly faces: number;
   readonly isSolid: boolean;
   readonly units: UnitSystem;
@@ -57,9 +57,9 @@ export interface ActControl<A extends BaseAct> {
   /** What the keys to the right and left change. */
   readonly turns?: 'direction' | 'water' | 'count';
   /** The act as a tap would log it; null where what it needs is not chosen. */
-  readonly make: (choices: Choices, usual: UsualWork) => A | null;
+  readonly make: (choices: ActChoices, usual: UsualWork) => A | null;
   /** All of an act that can be chosen. */
-  readonly choicesOf: (act: A) => Choices;
+  readonly choicesOf: (act: A) => ActChoices;
   /** How it is counted beat by beat, where a pacer can count it: the same act with another count. */
   readonly counted?: {
     readonly noun: string;
@@ -68,9 +68,9 @@ export interface ActControl<A extends BaseAct> {
 }
 
 /** What a step of a recipe that asks for this act still asks for, and how it is said. */
-export interface Asked {
+export interface StepRest {
   /** @param done how much of each part was done since the step began, by the keys of `tally` */
-  readonly left: (step: RecipeStep, done: (key: string) => number, as: WorkedAs) => readonly StepMove[];
+  readonly left: (step: RecipeStep, done: (key: string) => number, as: WorkScope) => readonly StepMove[];
   /** The act in a list to choose from. */
   readonly name: string;
   /** What a step says beside the act itself. */
@@ -89,7 +89,7 @@ export interface ActSpec<A extends BaseAct> {
   /** Where it is done: at the bench, beside it (weighing, laying), or on the log itself (taking back). */
   readonly place: 'bench' | 'beside' | 'log';
   /** What was done, as it stands in the log and on Undo. */
-  readonly words: (act: A, of: Spoken) => string;
+  readonly words: (act: A, of: PieceWording) => string;
   /** A caution that belongs to it, once and quietly. Not medical advice. */
   readonly caution?: string;
   /** How much was done, where it is counted. */
@@ -103,7 +103,7 @@ export interface ActSpec<A extends BaseAct> {
   /** What it counts towards steps of recipes, by a key for each part; one of `''` when left out. */
   readonly tally?: (act: A) => ReadonlyArray<readonly [key: string, amount: number]>;
   /** Steps of recipes that ask for it, by their name. */
-  readonly asked?: Readonly<Record<string, Asked>>;
+  readonly asked?: Readonly<Record<string, StepRest>>;
   readonly control?: ActControl<A>;
   /** Hashes of pictures and other files that it holds. */
   readonly attachments?: (act: A) => readonly string[];
@@ -115,9 +115,9 @@ export interface ActEntry<S extends ActObject> {
   readonly schema: S;
   readonly place: ActSpec<BaseAct>['place'];
   readonly caution: string | null;
-  readonly asked: Readonly<Record<string, Asked>>;
+  readonly asked: Readonly<Record<string, StepRest>>;
   readonly is: (act: BaseAct) => act is z.infer<S>;
-  readonly words: (act: BaseAct, of: Spoken) => string;
+  readonly words: (act: BaseAct, of: PieceWording) => string;
   readonly amount: (act: BaseAct) => Amount | null;
   readonly work: (act: BaseAct, water: Water) => FeltWork | null;
   readonly water: (act: BaseAct) => Water | null;
@@ -129,8 +129,8 @@ export interface ActEntry<S extends ActObject> {
     readonly takes: ActControl<BaseAct>['takes'];
     readonly counts: NonNullable<ActControl<BaseAct>['counts']> | null;
     readonly turns: NonNullable<ActControl<BaseAct>['turns']> | null;
-    readonly make: (choices: Choices, usual: UsualWork) => z.infer<S> | null;
-    readonly choicesOf: (act: BaseAct) => Choices;
+    readonly make: (choices: ActChoices, usual: UsualWork) => z.infer<S> | null;
+    readonly choicesOf: (act: BaseAct) => ActChoices;
     readonly noun: string | null;
     readonly withCount: (act: BaseAct, count: number, give?: number) => z.infer<S> | null;
   } | null;

@@ -1,4 +1,4 @@
-import type { Spoken } from './actSpec';
+import type { PieceWording } from './actSpec';
 import type { RollDirection } from './vocabulary';
 
 export const DIRECTION: Readonly<Record<RollDirection, string>> = {
@@ -9,11 +9,11 @@ export const DIRECTION: Readonly<Record<RollDirection, string>> = {
 };
 
 /** Which face, where there is more than one. */
-export const onFace = (face: number, { faces }: Pick<Spoken, 'faces'>): string =>
+export const onFace = (face: number, { faces }: Pick<PieceWording, 'faces'>): string =>
   faces > 1 ? `, face ${face}` : '';
 
 /** Which way it is rolled; a solid is rolled every way. */
-export const inDirection = (deg: RollDirection, { isSolid }: Pick<Spoken, 'isSolid'>): string =>
+export const inDirection = (deg: RollDirection, { isSolid }: Pick<PieceWording, 'isSolid'>): string =>
   isSolid ? ', every way' : ` ${DIRECTION[deg]}`;
 
 export const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);

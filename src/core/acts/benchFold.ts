@@ -88,7 +88,7 @@ export const beginFold = (wetted: readonly number[]): BenchFold => ({
 export const doneOf = (fold: Pick<BenchFold, 'done'>, kind: string): number => fold.done[kind] ?? 0;
 
 /** Counts work on the felt: what was tested before it is not tested any more. */
-export const worked = (fold: BenchFold, count: number): void => {
+export const markWorked = (fold: BenchFold, count: number): void => {
   fold.workSincePinch += count;
   for (const test of TESTS) {
     const since = fold.workSinceTest[test];

@@ -1,7 +1,7 @@
 import type { Cushion, Pressure, RollDirection, Water } from './vocabulary';
 
 /** Everything that can be chosen of any act; each takes what it needs. */
-export interface Choices {
+export interface ActChoices {
   readonly face?: number;
   readonly directionDeg?: RollDirection;
   /** In the unit of the act: rolls, rubs, throws, rounds. */

@@ -1,4 +1,4 @@
-import type { Choices } from './choices';
+import type { ActChoices } from './choices';
 import type { Cushion, Water } from './vocabulary';
 
 /** One step of a recipe, with an id that no step of any other has. What does not belong to its act is left out. */
@@ -16,13 +16,13 @@ export interface RecipeStep {
 
 /** What is left of a step, one thing to do: an act with what is chosen of it, a panel to open, or a tick. */
 export type StepMove =
-  | { readonly does: 'act'; readonly kind: string; readonly choices: Choices }
+  | { readonly does: 'act'; readonly kind: string; readonly choices: ActChoices }
   | { readonly does: 'panel'; readonly panel: 'pinch' | 'look' | 'measure' }
   /** Only the felter can say that it is done. */
   | { readonly does: 'tick' };
 
 /** How a piece is worked. */
-export interface WorkedAs {
+export interface WorkScope {
   /** Numbers of the faces that are worked, e.g. [1, 2]. */
   readonly faces: readonly number[];
   /** False for a solid: its rolls have no direction. */

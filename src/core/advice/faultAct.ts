@@ -2,8 +2,8 @@ import { byDirection, rubsOf, type SeenFault } from '../acts/benchFold';
 import type { BenchState } from '../log/benchState';
 import type { RollDirection } from '../acts/vocabulary';
 import { boundsOf, type Point, type Polygon } from '../outline/polygon';
-import type { Advice } from './advice';
-import { leastFace, type Worked } from '../log/leastFace';
+import type { ProposedAct } from './proposedAct';
+import { leastFace, type WorkHabits } from '../log/leastFace';
 import { PRACTICE } from '../acts/practice';
 
 /**
@@ -16,7 +16,7 @@ const diagonalTo = (at: Point, laid: Polygon): RollDirection => {
   return x * y >= 0 ? 45 : 135;
 };
 
-const cornerAct = (seen: SeenFault, state: BenchState, of: Of): Advice | null => {
+const cornerAct = (seen: SeenFault, state: BenchState, of: Of): ProposedAct | null => {
   if (!seen.at) return null;
   const directionDeg = diagonalTo(seen.at, of.laid);
   const done =
@@ -27,7 +27,7 @@ const cornerAct = (seen: SeenFault, state: BenchState, of: Of): Advice | null =>
   return { act: 'roll', face, directionDeg, rolls, reason: 'corner-lags' };
 };
 
-const thinAct = (seen: SeenFault, state: BenchState, { worked }: Of): Advice | null => {
+const thinAct = (seen: SeenFault, state: BenchState, { worked }: Of): ProposedAct | null => {
   const count = PRACTICE.rubs - (rubsOf(state.rubs) - seen.doneThen.rubs);
   return count > 0 ? { act: 'rub', face: worked.faces[0] ?? 1, count, reason: 'thin-to-mend' } : null;
 };
@@ -35,7 +35,7 @@ const thinAct = (seen: SeenFault, state: BenchState, { worked }: Of): Advice | n
 interface Of {
   /** The outline as laid, mm, in the piece's own frame. */
   readonly laid: Polygon;
-  readonly worked: Worked;
+  readonly worked: WorkHabits;
 }
 
 const ASKS: ReadonlyMap<string, typeof cornerAct> = new Map([
@@ -47,11 +47,11 @@ const ASKS: ReadonlyMap<string, typeof cornerAct> = new Map([
  * What a fault that was seen and is not mended asks for before it is rolled on: a corner that lags is rolled on its diagonal, a
  * thin spot rubbed once it is covered. Common practice. It waits for everything but rolling.
  */
-export const faultAct = (advice: Advice, state: BenchState, of: Of): Advice => {
-  if (advice.act !== 'roll') return advice;
+export const faultAct = (proposed: ProposedAct, state: BenchState, of: Of): ProposedAct => {
+  if (proposed.act !== 'roll') return proposed;
   for (const seen of state.faults) {
     const act = ASKS.get(seen.fault)?.(seen, state, of);
     if (act) return act;
   }
-  return advice;
+  return proposed;
 };

@@ -144,7 +144,7 @@ export const faultOf = (id: string): Fault | null => FAULTS.find(f => f.id === i
 export const isHollow = ({ outlineIs }: FormPlan): boolean => outlineIs === 'resist' || outlineIs === 'ball';
 
 /** Whether a fault can befall a piece of this form, of so many alike. */
-export const befalls = (fault: Fault, form: FormPlan, pieces: number): boolean => {
+export const canOccur = (fault: Fault, form: FormPlan, pieces: number): boolean => {
   switch (fault.of) {
     case 'all':
       return true;

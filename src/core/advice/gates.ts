@@ -3,7 +3,7 @@ import type { Forecast } from '../forecast/forecast';
 import type { FormPlan } from '../forms/formKind';
 import { SIZE_TOLERANCE } from '../tolerances';
 import { isHollow } from './faults';
-import { firmness, type FirmTest } from './firmness';
+import { firmTestResult, type FirmTest } from './firmTest';
 
 /** What a piece has reached, and what it may do from there. Told, never commanded. */
 export type Gate =
@@ -46,9 +46,9 @@ export const gatesAt = (
   of: { readonly resist: ResistComesOut; readonly test: FirmTest },
 ): readonly Gate[] => {
   const holds = state.pinch !== null && state.pinch >= 2;
-  const read = forecast.stands.filter(s => s.measured);
+  const read = forecast.gaugeProgress.filter(s => s.measured);
   const progress = read.length === 0 ? 0 : Math.min(...read.map(s => s.progress));
-  const { isFirm } = firmness(state, of.test);
+  const { isFirm } = firmTestResult(state, of.test);
   const gates: Gate[] = [];
   if (holds && state.rolls === 0) gates.push('may-roll');
   const isLate = progress > OPENING.late || isFirm;
@@ -59,7 +59,7 @@ export const gatesAt = (
   const tooLarge = read.some(s => s.nowMm > s.gauge.wantedMm * (1 + SIZE_TOLERANCE));
   const isDense = of.test === 'pinch' ? (state.tests.bend ?? 0) >= STANDS : isFirm;
   if (read.length > 0 && tooLarge && isDense) gates.push('firm-but-large');
-  if (read.length === forecast.stands.length && read.length > 0 && !tooLarge && !isFirm)
+  if (read.length === forecast.gaugeProgress.length && read.length > 0 && !tooLarge && !isFirm)
     gates.push('size-but-soft');
   return gates;
 };

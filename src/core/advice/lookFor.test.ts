@@ -8,7 +8,7 @@ import { rectangle } from '../forms/kinds/rectangle';
 import { FORM_KINDS } from '../forms/kinds/registry';
 import { makePlan } from '../plan/makePlan';
 import { newPlan } from '../plan/newPlan';
-import { befalls, faultOf } from './faults';
+import { canOccur, faultOf } from './faults';
 import { lookFor } from './lookFor';
 
 const formOf = (kind: Parameters<typeof newPlan>[0]): FormPlan => {
@@ -72,7 +72,7 @@ describe('what to look for at an opening', () => {
           expect(faults.length).toBeLessThanOrEqual(7);
           for (const id of faults) {
             const fault = faultOf(id);
-            expect(fault && befalls(fault, form, 1), `${kind.kind}: ${id}`).toBe(true);
+            expect(fault && canOccur(fault, form, 1), `${kind.kind}: ${id}`).toBe(true);
           }
         }
     }

@@ -3,13 +3,13 @@ import type { FormPlan } from '../forms/formKind';
 import { isHollow } from './faults';
 
 /** What an opening may show that is no fault yet. The words are the interface's. */
-export type Sight = 'tufts' | 'bubbles' | 'net' | 'popping' | 'cooling' | 'inside' | 'edges';
+export type EarlySign = 'tufts' | 'bubbles' | 'net' | 'popping' | 'cooling' | 'inside' | 'edges';
 
 /** What to look for at an opening. */
 export interface LookFor {
   /** Ids of faults that come about now, and can still be mended. */
   readonly faults: readonly string[];
-  readonly sights: readonly Sight[];
+  readonly sights: readonly EarlySign[];
 }
 
 /** Rolls within which folds and layers that touch felt into one another, and the share of the way. Common practice. */

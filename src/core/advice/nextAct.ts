@@ -1,13 +1,13 @@
 import type { BenchState } from '../log/benchState';
 import type { RollDirection } from '../acts/vocabulary';
-import type { Forecast, GaugeStand } from '../forecast/forecast';
+import type { Forecast, GaugeProgress } from '../forecast/forecast';
 import { SIZE_TOLERANCE } from '../tolerances';
-import type { Advice } from './advice';
+import type { ProposedAct } from './proposedAct';
 import type { FormPlan } from '../forms/formKind';
 import { faultAct } from './faultAct';
-import { firmAct, type FirmTest, firmTestOf } from './firmness';
-import { modelAct, type Modelled } from './modelAct';
-import { leastFace, type Worked } from '../log/leastFace';
+import { firmAct, type FirmTest, firmTestOf } from './firmTest';
+import { modelAct, type ModelAnswer } from './modelAct';
+import { leastFace, type WorkHabits } from '../log/leastFace';
 import { PRACTICE } from '../acts/practice';
 
 /** Share of the way from which the end is near. */
@@ -15,11 +15,11 @@ const NEAR = 0.75;
 /** Share of the way from which only short sets are rolled. */
 const VERY_NEAR = 0.9;
 
-const tooLarge = (s: GaugeStand): boolean => s.nowMm > s.gauge.wantedMm * (1 + SIZE_TOLERANCE);
-const tooSmall = (s: GaugeStand): boolean => s.nowMm < s.gauge.wantedMm * (1 - SIZE_TOLERANCE);
-const axisOf = (s: GaugeStand): RollDirection => (Math.abs(s.gauge.directionDeg - 90) < 45 ? 90 : 0);
+const tooLarge = (s: GaugeProgress): boolean => s.nowMm > s.gauge.wantedMm * (1 + SIZE_TOLERANCE);
+const tooSmall = (s: GaugeProgress): boolean => s.nowMm < s.gauge.wantedMm * (1 - SIZE_TOLERANCE);
+const axisOf = (s: GaugeProgress): RollDirection => (Math.abs(s.gauge.directionDeg - 90) < 45 ? 90 : 0);
 
-const early = (state: BenchState, faces: readonly number[]): Advice | null => {
+const early = (state: BenchState, faces: readonly number[]): ProposedAct | null => {
   const dry = faces.find(f => !state.wettedFaces.includes(f));
   if (dry !== undefined) return { act: 'wet', face: dry, reason: 'dry-face' };
   if (state.pinch !== null && state.pinch >= 2) return null;
@@ -33,12 +33,16 @@ const early = (state: BenchState, faces: readonly number[]): Advice | null => {
 };
 
 /** What is said once nothing is left too large; null while there is. */
-const atSize = (state: BenchState, stands: readonly GaugeStand[], test: FirmTest): Advice | null => {
-  if (!stands.every(s => s.measured) || stands.some(tooLarge)) return null;
+const atSize = (
+  state: BenchState,
+  gaugeProgress: readonly GaugeProgress[],
+  test: FirmTest,
+): ProposedAct | null => {
+  if (!gaugeProgress.every(s => s.measured) || gaugeProgress.some(tooLarge)) return null;
   const worked = state.rollsSinceMeasure + state.throwsSinceMeasure;
   if (state.rollsSinceMeasure > 0 || state.throwsSinceMeasure > PRACTICE.throws)
     return { act: 'measure', reason: 'nearly-there' };
-  const small = stands.find(tooSmall);
+  const small = gaugeProgress.find(tooSmall);
   if (small)
     return worked > 0
       ? { act: 'measure', reason: 'nearly-there' }
@@ -49,9 +53,9 @@ const atSize = (state: BenchState, stands: readonly GaugeStand[], test: FirmTest
   );
 };
 
-const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: Worked): Advice => {
-  const { stands, lopsided } = forecast;
-  const furthest = Math.max(...stands.map(s => s.progress));
+const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: WorkHabits): ProposedAct => {
+  const { gaugeProgress, lopsided } = forecast;
+  const furthest = Math.max(...gaugeProgress.map(s => s.progress));
   const every = furthest > NEAR || lopsided ? PRACTICE.measureEvery.near : PRACTICE.measureEvery.far;
   if (state.rollsSinceMeasure >= every) return { act: 'measure', reason: 'measure-due' };
   const rolls = furthest > VERY_NEAR ? Math.min(PRACTICE.shortSet, setOfRolls) : setOfRolls;
@@ -59,7 +63,7 @@ const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: W
     const { face, directionDeg } = leastFace(state, faces, axisOf(lopsided.behind));
     return { act: 'roll', face, directionDeg, rolls, reason: 'direction-lags', about: lopsided.behind };
   }
-  const open = stands.filter(s => !s.measured || tooLarge(s)).map(axisOf);
+  const open = gaugeProgress.filter(s => !s.measured || tooLarge(s)).map(axisOf);
   const axes = ([0, 90] as const).filter(axis => open.includes(axis));
   const options = (axes.length > 0 ? axes : ([0, 90] as const)).map(axis => leastFace(state, faces, axis));
   const least = options.reduce((a, b) => (b.work < a.work ? b : a));
@@ -74,16 +78,16 @@ const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: W
 export const nextAct = (
   state: BenchState,
   forecast: Forecast,
-  worked: Worked & {
-    readonly modelled?: Modelled | null;
+  worked: WorkHabits & {
+    readonly model?: ModelAnswer | null;
     readonly form: Pick<FormPlan, 'laid' | 'solid' | 'outlineIs'>;
   },
-): Advice => {
+): ProposedAct => {
   const first = early(state, worked.faces);
   if (first) return first;
   const test = firmTestOf(worked.form);
-  const next = worked.modelled
-    ? modelAct(state, worked.modelled, { stands: forecast.stands, worked, test })
-    : (atSize(state, forecast.stands, test) ?? rolling(state, forecast, worked));
+  const next = worked.model
+    ? modelAct(state, worked.model, { gaugeProgress: forecast.gaugeProgress, worked, test })
+    : (atSize(state, forecast.gaugeProgress, test) ?? rolling(state, forecast, worked));
   return faultAct(next, state, { laid: worked.form.laid.points, worked });
 };

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { Act } from '../acts/act';
-import { addWork, NO_WORK, type Work } from '../felting/feltingModel';
-import type { GaugeStand } from '../forecast/forecast';
+import { addWork, NO_WORK, type FeltingWork } from '../felting/feltingModel';
+import type { GaugeProgress } from '../forecast/forecast';
 import { finishedMm, laidMm } from '../quantity';
 import { followed } from '../recipe/following';
 import type { Recipe } from '../recipe/recipe';
 import type { RecipeStep } from '../acts/recipeStep';
-import type { Advice } from './advice';
-import type { Modelled } from './modelAct';
+import type { ProposedAct } from './proposedAct';
+import type { ModelAnswer } from './modelAct';
 import { recipeAct } from './recipeAct';
 
 const followingOf = (step: Omit<RecipeStep, 'id'>, ...acts: readonly Act[]) => {
@@ -15,7 +15,7 @@ const followingOf = (step: Omit<RecipeStep, 'id'>, ...acts: readonly Act[]) => {
   const log = acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
   return followed(recipe, log, { faces: [1, 2], hasDirections: true, wetted: [] });
 };
-const standAt = (directionDeg: number, nowMm: number, wantedMm: number): GaugeStand => ({
+const standAt = (directionDeg: number, nowMm: number, wantedMm: number): GaugeProgress => ({
   gauge: {
     id: directionDeg === 0 ? 'A' : 'B',
     name: 'line',
@@ -31,27 +31,25 @@ const standAt = (directionDeg: number, nowMm: number, wantedMm: number): GaugeSt
 });
 const FAR = [standAt(0, 550, 400), standAt(90, 550, 400)];
 /** A model that has so many rolls left each way, of which so much was done. */
-const modelled = (along: number, across: number, since: Work = NO_WORK): Modelled => ({
-  advised: {
+const model = (along: number, across: number, since: FeltingWork = NO_WORK): ModelAnswer => ({
+  pieceForecast: {
     move: { kind: 'roll', rolls: { along, across } },
-  } as Modelled['advised'],
+  } as ModelAnswer['pieceForecast'],
   intensity: 1,
   since,
   hasDirections: true,
   learntFrom: { ownShare: 0, pieces: 0 },
 });
-const WAY_TO_GO: Advice = { act: 'roll', face: 1, directionDeg: 0, rolls: 30, reason: 'way-to-go' };
+const WAY_TO_GO: ProposedAct = { act: 'roll', face: 1, directionDeg: 0, rolls: 30, reason: 'way-to-go' };
 const by = (
   step: Omit<RecipeStep, 'id'>,
-  advice: Advice,
-  known: { modelled?: Modelled | null; stands?: readonly GaugeStand[] } = {},
-): Advice => recipeAct(advice, followingOf(step), { modelled: null, stands: FAR, ...known });
+  proposed: ProposedAct,
+  pieceState: { model?: ModelAnswer | null; gaugeProgress?: readonly GaugeProgress[] } = {},
+): ProposedAct => recipeAct(proposed, followingOf(step), { model: null, gaugeProgress: FAR, ...pieceState });
 
 describe('the advice where a recipe is followed', () => {
   it('is the step of the recipe, with its own count, cushion and water, and keeps what it would have been', () => {
-    expect(
-      by({ act: 'roll', count: 50, cushion: 'thick' }, WAY_TO_GO, { modelled: modelled(80, 80) }),
-    ).toEqual({
+    expect(by({ act: 'roll', count: 50, cushion: 'thick' }, WAY_TO_GO, { model: model(80, 80) })).toEqual({
       act: 'roll',
       face: 1,
       directionDeg: 0,
@@ -73,45 +71,45 @@ describe('the advice where a recipe is followed', () => {
 
   it('rolls no further than the model risks; where a way is done, the advice stands', () => {
     const recipe = { act: 'roll', count: 50 } as const;
-    expect(by(recipe, WAY_TO_GO, { modelled: modelled(20, 80) })).toMatchObject({
+    expect(by(recipe, WAY_TO_GO, { model: model(20, 80) })).toMatchObject({
       directionDeg: 0,
       rolls: 20,
     });
-    const across: Advice = { ...WAY_TO_GO, directionDeg: 90 };
+    const across: ProposedAct = { ...WAY_TO_GO, directionDeg: 90 };
     // Along is done: the round goes on across. Where both are, it waits.
-    expect(by(recipe, across, { modelled: modelled(0, 80) })).toMatchObject({
+    expect(by(recipe, across, { model: model(0, 80) })).toMatchObject({
       directionDeg: 90,
       rolls: 50,
       reason: 'by-recipe',
     });
     const since = addWork(NO_WORK, 60, 0);
-    expect(by(recipe, across, { modelled: modelled(60, 30, since) })).toMatchObject({
+    expect(by(recipe, across, { model: model(60, 30, since) })).toMatchObject({
       directionDeg: 90,
       rolls: 30,
     });
-    expect(by(recipe, across, { modelled: modelled(60, 3, since) })).toBe(across);
-    expect(by(recipe, WAY_TO_GO, { modelled: modelled(60, 80, addWork(NO_WORK, 30, 0)) })).toMatchObject({
+    expect(by(recipe, across, { model: model(60, 3, since) })).toBe(across);
+    expect(by(recipe, WAY_TO_GO, { model: model(60, 80, addWork(NO_WORK, 30, 0)) })).toMatchObject({
       rolls: 30,
     });
   });
 
   it('without a model rolls no way that is there, and only the one that lags', () => {
-    const least: Advice = { ...WAY_TO_GO, directionDeg: 90, reason: 'least-worked' };
+    const least: ProposedAct = { ...WAY_TO_GO, directionDeg: 90, reason: 'least-worked' };
     expect(by({ act: 'roll' }, least)).toMatchObject({ directionDeg: 0, reason: 'by-recipe' });
     const alongIsThere = [standAt(0, 405, 400), standAt(90, 550, 400)];
-    expect(by({ act: 'roll' }, least, { stands: alongIsThere })).toMatchObject({
+    expect(by({ act: 'roll' }, least, { gaugeProgress: alongIsThere })).toMatchObject({
       directionDeg: 90,
       alone: least,
     });
     const bothAre = [standAt(0, 405, 400), standAt(90, 405, 400)];
-    expect(by({ act: 'roll' }, least, { stands: bothAre })).toBe(least);
-    const lags: Advice = { ...WAY_TO_GO, directionDeg: 90, reason: 'direction-lags' };
+    expect(by({ act: 'roll' }, least, { gaugeProgress: bothAre })).toBe(least);
+    const lags: ProposedAct = { ...WAY_TO_GO, directionDeg: 90, reason: 'direction-lags' };
     expect(by({ act: 'roll' }, lags)).toMatchObject({ directionDeg: 90, reason: 'by-recipe' });
     expect(by({ act: 'roll' }, { ...lags, directionDeg: 0 })).toMatchObject({ reason: 'by-recipe' });
   });
 
   it('waits for a dry face, a skin that does not hold, a measuring that is due, a size that is reached', () => {
-    const first: readonly Advice[] = [
+    const first: readonly ProposedAct[] = [
       { act: 'wet', face: 2, reason: 'dry-face' },
       { act: 'rub', face: 1, count: 40, reason: 'no-skin-yet' },
       { act: 'pinch', reason: 'skin-to-test' },
@@ -122,7 +120,7 @@ describe('the advice where a recipe is followed', () => {
       { act: 'stretch', reason: 'too-small' },
       { act: 'stop', reason: 'size-and-firm' },
     ];
-    for (const advice of first) expect(by({ act: 'roll', count: 50 }, advice)).toBe(advice);
+    for (const proposed of first) expect(by({ act: 'roll', count: 50 }, proposed)).toBe(proposed);
     // The same act by the recipe is the recipe's.
     expect(by({ act: 'measure' }, { act: 'measure', reason: 'measure-due' })).toMatchObject({
       reason: 'by-recipe',
@@ -136,8 +134,8 @@ describe('the advice where a recipe is followed', () => {
 
   it('does not rinse what is still to be felted, and is the advice alone without a step', () => {
     expect(by({ act: 'rinse' }, WAY_TO_GO)).toBe(WAY_TO_GO);
-    expect(recipeAct(WAY_TO_GO, null, { modelled: null, stands: FAR })).toBe(WAY_TO_GO);
+    expect(recipeAct(WAY_TO_GO, null, { model: null, gaugeProgress: FAR })).toBe(WAY_TO_GO);
     const done = followingOf({ act: 'measure' }, { kind: 'measure', readings: { A: 500 } });
-    expect(recipeAct(WAY_TO_GO, done, { modelled: null, stands: FAR })).toBe(WAY_TO_GO);
+    expect(recipeAct(WAY_TO_GO, done, { model: null, gaugeProgress: FAR })).toBe(WAY_TO_GO);
   });
 });

@@ -1,28 +1,28 @@
-import type { Choices } from '../acts/choices';
+import type { ActChoices } from '../acts/choices';
 import type { StepMove } from '../acts/recipeStep';
 import type { RollDirection } from '../acts/vocabulary';
-import type { GaugeStand } from '../forecast/forecast';
+import type { GaugeProgress } from '../forecast/forecast';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import type { Following } from '../recipe/following';
 import { AFTER_FELTING } from '../recipe/recipeSteps';
 import { SIZE_TOLERANCE } from '../tolerances';
-import type { Advice, Reason } from './advice';
-import { FEW_ROLLS, type Modelled, restOfMove, tensOfRolls } from './modelAct';
+import type { ProposedAct, Reason } from './proposedAct';
+import { FEW_ROLLS, type ModelAnswer, restOfMove, tensOfRolls } from './modelAct';
 
 /** What a recipe may put first: work on the felt. Where anything else is advised, the recipe waits for that. */
-const WORK: ReadonlySet<Advice['act']> = new Set(['rub', 'roll', 'throw']);
+const WORK: ReadonlySet<ProposedAct['act']> = new Set(['rub', 'roll', 'throw']);
 /** Work that mends what is wrong. */
 const MENDING: ReadonlySet<Reason> = new Set(['corner-lags', 'thin-to-mend']);
 
-type Rolling = Extract<Advice, { act: 'roll' }>;
+type Rolling = Extract<ProposedAct, { act: 'roll' }>;
 /** What is known of the piece. */
-interface Known {
-  readonly modelled: Modelled | null;
-  readonly stands: readonly GaugeStand[];
+interface PieceState {
+  readonly model: ModelAnswer | null;
+  readonly gaugeProgress: readonly GaugeProgress[];
 }
 
 /** An act that a step asks for, as an advice. */
-const actAdvice = (kind: string, choices: Choices): Advice => {
+const actAdvice = (kind: string, choices: ActChoices): ProposedAct => {
   const { face = 1, directionDeg = 0, count = 1, cushion, water, what } = choices;
   const reason = 'by-recipe';
   switch (kind) {
@@ -42,7 +42,7 @@ const actAdvice = (kind: string, choices: Choices): Advice => {
   }
 };
 
-const adviceOf = (move: StepMove, following: Following): Advice | null => {
+const adviceOf = (move: StepMove, following: Following): ProposedAct | null => {
   switch (move.does) {
     case 'act':
       return actAdvice(move.kind, move.choices);
@@ -54,8 +54,8 @@ const adviceOf = (move: StepMove, following: Following): Advice | null => {
 };
 
 /** Whether a line across or along was read at its size or below. */
-const isThere = (stands: readonly GaugeStand[], directionDeg: RollDirection): boolean =>
-  stands.some(
+const isThere = (gaugeProgress: readonly GaugeProgress[], directionDeg: RollDirection): boolean =>
+  gaugeProgress.some(
     s =>
       s.measured &&
       gaugeAxis(s.gauge.directionDeg) === (directionDeg === 90 ? 'across' : 'along') &&
@@ -63,26 +63,30 @@ const isThere = (stands: readonly GaugeStand[], directionDeg: RollDirection): bo
   );
 
 /** The recipe's rolls, no further than the model has it this way before the next measuring; null where nothing is left of that. */
-const bounded = (roll: Rolling, advice: Advice, { modelled, stands }: Known): Advice | null => {
-  if (modelled?.advised.move.kind === 'roll') {
-    const rest = restOfMove(modelled.advised.move.rolls, modelled);
-    const most = modelled.hasDirections && roll.directionDeg === 90 ? rest.across : rest.along;
+const bounded = (
+  roll: Rolling,
+  proposed: ProposedAct,
+  { model, gaugeProgress }: PieceState,
+): ProposedAct | null => {
+  if (model?.pieceForecast.move.kind === 'roll') {
+    const rest = restOfMove(model.pieceForecast.move.rolls, model);
+    const most = model.hasDirections && roll.directionDeg === 90 ? rest.across : rest.along;
     return most < FEW_ROLLS ? null : { ...roll, rolls: Math.min(roll.rolls, tensOfRolls(most)) };
   }
-  const lags = advice.act === 'roll' && advice.reason === 'direction-lags' ? advice.directionDeg : null;
+  const lags = proposed.act === 'roll' && proposed.reason === 'direction-lags' ? proposed.directionDeg : null;
   if (lags !== null && lags !== roll.directionDeg) return null;
-  return isThere(stands, roll.directionDeg) ? null : roll;
+  return isThere(gaugeProgress, roll.directionDeg) ? null : roll;
 };
 
-const standsFor = (move: StepMove, following: Following, advice: Advice): boolean => {
-  if (MENDING.has(advice.reason)) return false;
+const standsFor = (move: StepMove, following: Following, proposed: ProposedAct): boolean => {
+  if (MENDING.has(proposed.reason)) return false;
   const asked = move.does === 'act' ? move.kind : move.does === 'panel' ? move.panel : 'tick';
-  if (asked === advice.act) return true;
+  if (asked === proposed.act) return true;
   // What is to be seen to first: a dry face, a skin that does not hold, a size that may be reached.
-  if (advice.reason === 'no-skin-yet') return asked === 'wet' || asked === 'shock';
-  if (advice.reason === 'size-reached-soft') return false;
+  if (proposed.reason === 'no-skin-yet') return asked === 'wet' || asked === 'shock';
+  if (proposed.reason === 'size-reached-soft') return false;
   if (move.does === 'tick' && following.next && AFTER_FELTING.has(following.next.act)) return false;
-  return WORK.has(advice.act);
+  return WORK.has(proposed.act);
 };
 
 /**
@@ -90,14 +94,18 @@ const standsFor = (move: StepMove, following: Following, advice: Advice): boolea
  * face, a skin that does not hold, a measuring that is due and a size that is reached come first; and its rolls go no further
  * than the model risks. What the advice alone would have been is kept beside it.
  */
-export const recipeAct = (advice: Advice, following: Following | null, known: Known): Advice => {
+export const recipeAct = (
+  proposed: ProposedAct,
+  following: Following | null,
+  pieceState: PieceState,
+): ProposedAct => {
   const [move] = following?.left ?? [];
-  if (!following || !move || !standsFor(move, following, advice)) return advice;
+  if (!following || !move || !standsFor(move, following, proposed)) return proposed;
   // Of a round of rolling, the first way that may still be rolled; where none may, the round waits.
   for (const one of following.left) {
     const own = adviceOf(one, following);
-    const bound = own?.act === 'roll' ? bounded(own, advice, known) : own;
-    if (bound) return { ...bound, alone: advice };
+    const bound = own?.act === 'roll' ? bounded(own, proposed, pieceState) : own;
+    if (bound) return { ...bound, alone: proposed };
   }
-  return advice;
+  return proposed;
 };

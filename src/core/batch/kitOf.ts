@@ -1,4 +1,4 @@
-import { type LaidOf, woolNeeds } from '../wool/pileList';
+import { type PieceWools, woolNeeds } from '../wool/pileList';
 import type { WeighPlan } from '../wool/weigh';
 
 /** How a class is provided for, all of it common practice, no published source. */
@@ -35,7 +35,7 @@ export interface Kit {
  */
 export const kitOf = (
   weigh: WeighPlan,
-  of: LaidOf & {
+  of: PieceWools & {
     readonly heads: number;
     readonly spares?: number;
     readonly children: boolean;

@@ -4,19 +4,19 @@ import { type Equation, chainEquations, largestAlong } from './equations';
 import { CHAIN, type ChainContext, type ChainQuantity, linksOf, type PartialChain } from './quantities';
 
 /** Where the relations break: the equation, and every pin that led to it. */
-export interface Break {
+export interface Contradiction {
   readonly equation: Equation['name'];
   readonly pins: readonly ChainQuantity[];
 }
 
 /** The relation by which each link that follows was found. */
-export type Via = Readonly<Partial<Record<ChainQuantity, Equation['name']>>>;
+export type SolvedBy = Readonly<Partial<Record<ChainQuantity, Equation['name']>>>;
 
-export interface Spread {
+export interface Propagation {
   readonly values: PartialChain;
-  readonly via: Via;
+  readonly via: SolvedBy;
   readonly free: readonly ChainQuantity[];
-  readonly breaks: Break | null;
+  readonly breaks: Contradiction | null;
   /** Equations that are wholly known but were not needed to find anything, with how far out they are. */
   readonly spare: ReadonlyArray<{ equation: Equation; residual: number }>;
 }
@@ -30,7 +30,7 @@ const supportOf = (links: readonly ChainQuantity[], support: Support): ChainQuan
 };
 
 /** Carries pins through the equations, one unknown at a time, noting which pins each value rests on. */
-const carry = (pins: PartialChain, equations: readonly Equation[], ctx: ChainContext): Spread => {
+const carry = (pins: PartialChain, equations: readonly Equation[], ctx: ChainContext): Propagation => {
   const values: Partial<Record<ChainQuantity, number>> = { ...pins };
   const via: Partial<Record<ChainQuantity, Equation['name']>> = {};
   const support = new Map<ChainQuantity, ReadonlySet<ChainQuantity>>();
@@ -38,7 +38,7 @@ const carry = (pins: PartialChain, equations: readonly Equation[], ctx: ChainCon
   const open = new Set(equations);
   const spare: Array<{ equation: Equation; residual: number }> = [];
   let moved = true;
-  let breaks: Break | null = null;
+  let breaks: Contradiction | null = null;
   while (moved && !breaks) {
     moved = false;
     for (const eq of open) {
@@ -90,10 +90,10 @@ const crossing = (looks: ReadonlyArray<readonly [number, number]>): { low: numbe
  * Needed where the shrinkage and another link are both unknown, e.g. a resist already cut and the wool that is left.
  * @returns null where the pins agree and leave the shrinkage open: a piece as heavy as it is large and dense may shrink as it likes
  */
-const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equation[]): Spread | null => {
+const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equation[]): Propagation | null => {
   // What is known without the shrinkage holds whatever it is, and tells nothing of it.
   const open = equations.filter(eq => eq.links.some(link => pins[link] === undefined));
-  const carried = (s: number): Spread => carry({ ...pins, shrinkage: s }, open, ctx);
+  const carried = (s: number): Propagation => carry({ ...pins, shrinkage: s }, open, ctx);
   const spareAt = (s: number): number => carried(s).spare[0]?.residual ?? Number.NaN;
   const highest = largestAlong(ctx.acrossRatio);
   const shrinkages = (count: number): number[] =>
@@ -121,7 +121,7 @@ const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equatio
 };
 
 /** All that follows from a set of pins. */
-export const propagate = (pins: PartialChain, ctx: ChainContext): Spread => {
+export const propagate = (pins: PartialChain, ctx: ChainContext): Propagation => {
   const equations = chainEquations(ctx);
   const direct = carry(pins, equations, ctx);
   if (direct.breaks || direct.free.length === 0 || direct.values.shrinkage !== undefined) return direct;

@@ -1,4 +1,4 @@
-import { propagate, type Via } from './propagate';
+import { propagate, type SolvedBy } from './propagate';
 import {
   CHAIN,
   linksOf,
@@ -9,7 +9,7 @@ import {
 } from './quantities';
 
 /** One pin that could give, and the figure at which all the others agree. */
-export interface WayOut {
+export interface PinRemedy {
   readonly link: ChainQuantity;
   readonly pinned: number;
   readonly needs: number;
@@ -17,7 +17,7 @@ export interface WayOut {
 
 export type ChainSolution = {
   /** The relation by which each link that follows was found. */
-  readonly via: Via;
+  readonly via: SolvedBy;
 } & (
   | { readonly status: 'solved'; readonly values: ChainValues }
   /** Under-determined: what is known so far, and the links that are still free. */
@@ -27,7 +27,7 @@ export type ChainSolution = {
       readonly status: 'disagree';
       readonly values: PartialChain;
       readonly pins: readonly ChainQuantity[];
-      readonly waysOut: readonly WayOut[];
+      readonly waysOut: readonly PinRemedy[];
     }
 );
 
@@ -42,7 +42,7 @@ const full = (values: PartialChain, ctx: ChainContext): ChainValues | null => {
 const without = (pins: PartialChain, link: ChainQuantity): PartialChain =>
   Object.fromEntries(CHAIN.filter(l => l !== link && pins[l] !== undefined).map(l => [l, pins[l]]));
 
-const waysOut = (pins: PartialChain, involved: readonly ChainQuantity[], ctx: ChainContext): WayOut[] =>
+const waysOut = (pins: PartialChain, involved: readonly ChainQuantity[], ctx: ChainContext): PinRemedy[] =>
   involved.flatMap(link => {
     const pinned = pins[link];
     const { values, breaks } = propagate(without(pins, link), ctx);

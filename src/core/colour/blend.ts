@@ -8,7 +8,7 @@ export interface Fibre {
 }
 
 /** A blend: shares summing to 1, each above 0, the colour it gives, and how far that is from what was wanted. */
-export interface Recipe {
+export interface Blend {
   readonly parts: ReadonlyArray<{ readonly id: string; readonly share: number }>;
   readonly colour: string;
   /** CIEDE2000; below about 2 the eye hardly tells them apart. */
@@ -63,7 +63,7 @@ const FOLLOWED = 3;
 const PAIR_STARTS = Array.from({ length: 49 }, (_, i) => [(i + 1) / 50, (49 - i) / 50]);
 const LEAST_SHARE = 0.02;
 
-const recipeOf = (fibres: readonly Fibre[], shares: readonly number[], wanted: string): Recipe => {
+const recipeOf = (fibres: readonly Fibre[], shares: readonly number[], wanted: string): Blend => {
   const parts = fibres.flatMap((f, i) => {
     const share = shares[i] ?? 0;
     return share >= LEAST_SHARE ? [{ id: f.id, colour: f.colour, share }] : [];
@@ -89,7 +89,7 @@ const moves = (shares: readonly number[], step: number): number[][] =>
   });
 
 /** Takes the best move as long as one comes nearer, step by step finer. */
-const improve = (fibres: readonly Fibre[], start: readonly number[], wanted: string): Recipe => {
+const improve = (fibres: readonly Fibre[], start: readonly number[], wanted: string): Blend => {
   let shares = start;
   let best = recipeOf(fibres, shares, wanted);
   for (const step of STEPS)
@@ -107,7 +107,7 @@ const nearestOf = (
   fibres: readonly Fibre[],
   starts: ReadonlyArray<readonly number[]>,
   wanted: string,
-): Recipe | undefined =>
+): Blend | undefined =>
   starts
     .map(start => ({ start, difference: recipeOf(fibres, start, wanted).difference }))
     .toSorted((a, b) => a.difference - b.difference)
@@ -150,7 +150,7 @@ const triedOf = (wanted: string, shelf: readonly Fibre[]): readonly Fibre[] => {
  * Blends of up to four fibres that come nearest to a wanted colour, the nearest first, no two of the same fibres.
  * @param wanted `#rrggbb`
  */
-export const recipesFor = (wanted: string, shelf: readonly Fibre[]): readonly Recipe[] => {
+export const blendsFor = (wanted: string, shelf: readonly Fibre[]): readonly Blend[] => {
   const tried = triedOf(wanted, shelf);
   const single = tried.map(f => recipeOf([f], [1], wanted));
   const pairs = tried

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { blendColour, colourDifference, type Fibre, lightAndDark, recipesFor, shades } from './blend';
+import { blendColour, colourDifference, type Fibre, lightAndDark, blendsFor, shades } from './blend';
 import { blendFunction, blendReflectance, reflectanceOf } from './stearnsNoechel';
 
 const share = (reflectance: number, of: number) => ({ reflectance, share: of });
@@ -83,7 +83,7 @@ describe('a blend of wools', () => {
       { colour: named('blue').colour, share: 0.6 },
       { colour: named('white').colour, share: 0.4 },
     ]);
-    const [best] = recipesFor(wanted, SHELF);
+    const [best] = blendsFor(wanted, SHELF);
     expect(best?.difference).toBeLessThan(1);
     expect(best?.parts.find(p => p.id === 'blue')?.share).toBeGreaterThan(0.5);
   });
@@ -97,9 +97,9 @@ describe('a blend of wools', () => {
       fc.property(colour, wanted => {
         // Within a quarter of a unit; of a colour far out of reach, within a fiftieth of how far off it is.
         const most = (tried: number): number => 1.02 * tried + 0.25;
-        const [best] = recipesFor(wanted, three);
+        const [best] = blendsFor(wanted, three);
         expect(best?.difference).toBeLessThan(most(bruteForce(wanted, three, 25)));
-        const [pair] = recipesFor(wanted, three.slice(0, 2));
+        const [pair] = blendsFor(wanted, three.slice(0, 2));
         expect(pair?.difference).toBeLessThan(most(bruteForce(wanted, three.slice(0, 2), 50)));
       }),
       { numRuns: 25 },
@@ -107,7 +107,7 @@ describe('a blend of wools', () => {
   });
 
   it('never holds more than four wools, shares sum to one, and a recipe is named once', () => {
-    const all = recipesFor('#7a6a8a', SHELF);
+    const all = blendsFor('#7a6a8a', SHELF);
     for (const recipe of all) {
       expect(recipe.parts.length).toBeLessThanOrEqual(4);
       expect(recipe.parts.reduce((s, p) => s + p.share, 0)).toBeCloseTo(1, 9);
@@ -123,14 +123,14 @@ describe('a blend of wools', () => {
   });
 
   it('of an empty shelf is none; of a shelf of two thousand wools some are found within three seconds', () => {
-    expect(recipesFor('#7a6a8a', [])).toEqual([]);
+    expect(blendsFor('#7a6a8a', [])).toEqual([]);
     const many = Array.from({ length: 2000 }, (_, i) => ({
       id: `w${i}`,
       colour: `#${((i * 8191) % 0xffffff).toString(16).padStart(6, '0')}`,
     }));
     const times = [1, 2].map(() => {
       const before = performance.now();
-      expect(recipesFor('#7a6a8a', many)[0]?.difference).toBeLessThan(6);
+      expect(blendsFor('#7a6a8a', many)[0]?.difference).toBeLessThan(6);
       return performance.now() - before;
     });
     expect(Math.min(...times)).toBeLessThan(3000);

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Act } from '../acts/act';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';
-import { believedCurve, curveEnds, meanCurve, readCurves } from './curve';
-import { GENERAL_BELIEF } from './feltingModel';
+import { priorCurve, curveEnds, meanCurve, readCurves } from './curve';
+import { GENERAL_PRIOR } from './feltingModel';
 
 const gauge = (id: string, directionDeg: number): Gauge => ({
   id,
@@ -58,7 +58,7 @@ describe('the curve of a piece', () => {
   });
 
   it('as it is believed falls all the way, by a fifth to a quarter at 400 (general practice)', () => {
-    const curve = believedCurve(GENERAL_BELIEF, 800);
+    const curve = priorCurve(GENERAL_PRIOR, 800);
     expect(curve[0]).toEqual({ work: 0, share: 1 });
     for (const [i, p] of curve.slice(1).entries()) expect(p.share).toBeLessThan(curve[i]?.share ?? 0);
     const half = curve.find(p => p.work === 400)?.share ?? 0;

@@ -1,9 +1,9 @@
 import type { LogEntry } from '../log/entry';
-import type { Formed } from './feltedOf';
-import { feltedOf } from './feltedOf';
+import type { FormForModel } from './feltingRecordOf';
+import { feltingRecordOf } from './feltingRecordOf';
 import {
-  type Belief,
-  GENERAL_BELIEF,
+  type Prior,
+  GENERAL_PRIOR,
   grow,
   lineAt,
   logLength,
@@ -21,9 +21,9 @@ export interface CurvePoint {
 /** How each gauge shrank under work, as it was read: from laid, a point a measuring. */
 export const readCurves = (
   log: readonly LogEntry[],
-  formed: Formed,
+  formed: FormForModel,
 ): ReadonlyArray<readonly CurvePoint[]> => {
-  const { intervals } = feltedOf(log, formed, GENERAL_BELIEF);
+  const { intervals } = feltingRecordOf(log, formed, GENERAL_PRIOR);
   let work = 0;
   const points = formed.gauges.map((): CurvePoint[] => [{ work: 0, share: 1 }]);
   for (const interval of intervals) {
@@ -50,7 +50,7 @@ export const meanCurve = (curves: ReadonlyArray<readonly CurvePoint[]>): readonl
  * How a felt as it is believed to be would shrink under balanced work.
  * @param most reference rolls to draw it to, > 0
  */
-export const believedCurve = (belief: Belief, most: number, points = 40): readonly CurvePoint[] => {
+export const priorCurve = (belief: Prior, most: number, points = 40): readonly CurvePoint[] => {
   const p = parametersOf(belief.mean);
   return Array.from({ length: points + 1 }, (_, i) => {
     const work = (most * i) / points;
@@ -63,9 +63,9 @@ export const believedCurve = (belief: Belief, most: number, points = 40): readon
 /** Where a piece is to end, as the mean of its lines; and how much work it has had, reference rolls. */
 export const curveEnds = (
   log: readonly LogEntry[],
-  formed: Formed,
+  formed: FormForModel,
 ): { readonly wanted: number; readonly done: number } => {
-  const { intervals, since } = feltedOf(log, formed, GENERAL_BELIEF);
+  const { intervals, since } = feltingRecordOf(log, formed, GENERAL_PRIOR);
   const done = [...intervals.map(i => i.work), since].reduce((sum, w) => sum + w.directional + w.free, 0);
   const shares = formed.gauges.map(g => g.wantedMm / g.laidMm);
   return { wanted: shares.reduce((sum, s) => sum + s, 0) / Math.max(1, shares.length), done };

@@ -4,10 +4,10 @@ import { seeded } from '../evenness/random';
 import {
   addWork,
   balancedWork,
-  etaOf,
-  GENERAL_BELIEF,
+  parameterVector,
+  GENERAL_PRIOR,
   grow,
-  guessed,
+  guessedWork,
   lineAt,
   logLength,
   NO_WORK,
@@ -15,36 +15,42 @@ import {
   stretchOf,
   sumWork,
   withoutBias,
-  type Work,
+  type FeltingWork,
   ZERO,
 } from './feltingModel';
-import { rangeOf, sharesAfter } from './foretell';
+import { rangeOf, sharesAfter } from './predict';
 import { infer } from './infer';
 import { evenPoints, normalQuantile } from './lowDiscrepancy';
-import { blunderChance, choleskyOf, type Felted, logLikelihood, problemOf } from './posterior';
+import {
+  blunderChance,
+  choleskyOf,
+  type FeltingRecord,
+  logLikelihood,
+  likelihoodProblem,
+} from './likelihood';
 import { CASES } from './testing/cases';
 import { coverageOf } from './testing/coverage';
 import { ODD_WORLDS, simulatedPiece } from './testing/simulatedPiece';
 
 const TYPICAL = { limit: 0.6, halfWork: 255, lag: 0.65, share: 0.82, bias: 0 };
-const shrinkage = (work: Work, deg = 0, p = TYPICAL): number =>
+const shrinkage = (work: FeltingWork, deg = 0, p = TYPICAL): number =>
   1 - Math.exp(logLength(stretchOf(grow(ZERO, work, { share: p.share, vigour: 1 }), p), lineAt(deg)));
 
 /** The whitened vector that stands for given parameters and drifts of a case. */
 const whitened = (
-  felted: Felted,
-  theta: Parameters<typeof etaOf>[0],
+  record: FeltingRecord,
+  theta: Parameters<typeof parameterVector>[0],
   logMult: readonly number[],
 ): Float64Array => {
-  const { dimensions } = problemOf(felted);
+  const { dimensions } = likelihoodProblem(record);
   const x = new Float64Array(dimensions);
-  const root = choleskyOf(felted.belief.covariance);
-  etaOf(theta).forEach((eta, i) => {
-    let rest = eta - (felted.belief.mean[i] ?? 0);
+  const root = choleskyOf(record.belief.covariance);
+  parameterVector(theta).forEach((eta, i) => {
+    let rest = eta - (record.belief.mean[i] ?? 0);
     for (let j = 0; j < i; j += 1) rest -= root.get(i, j) * (x[j] ?? 0);
     x[i] = rest / root.get(i, i);
   });
-  felted.intervals.slice(1).forEach(({ work }, k) => {
+  record.intervals.slice(1).forEach(({ work }, k) => {
     const sd = 0.2 * Math.min(1, Math.sqrt((work.directional + work.free) / 200));
     x[5 + k] = ((logMult[k + 1] ?? 0) - (logMult[k] ?? 0)) / sd;
   });
@@ -54,19 +60,19 @@ const whitened = (
 describe('the felting model', () => {
   // Exact arithmetic: the formulas evaluated by another program, in the fixture.
   it.each(CASES)('foretells the lengths of case $id, and how likely its readings are', one => {
-    const { felted, check } = one;
+    const { record, check } = one;
     const { E, h, rho, a, b } = check.atTheta;
     const theta = { limit: E, halfWork: h, lag: rho, share: a, bias: b };
     let tensor = ZERO;
-    felted.intervals.forEach(({ work }, k) => {
+    record.intervals.forEach(({ work }, k) => {
       tensor = grow(tensor, work, { share: a, vigour: Math.exp(check.logMult[k] ?? 0) });
-      felted.gaugesDeg.forEach((deg, g) => {
+      record.gaugesDeg.forEach((deg, g) => {
         const length = (one.laidCm[g] ?? 0) * Math.exp(logLength(stretchOf(tensor, theta), lineAt(deg)));
         expect(Math.abs(length - (check.predictedLengths[k]?.[g] ?? 0))).toBeLessThan(1e-8);
       });
     });
-    const problem = problemOf(felted);
-    const x = whitened(felted, theta, check.logMult);
+    const problem = likelihoodProblem(record);
+    const x = whitened(record, theta, check.logMult);
     expect(logLikelihood(problem.residuals(x))).toBeCloseTo(check.loglik, 8);
     expect(problem.logPosterior(x)).toBeCloseTo(check.logpostWhitened, 8);
   });
@@ -98,7 +104,8 @@ describe('the felting model', () => {
         fc.integer({ min: 0, max: 179 }),
         fc.integer({ min: 0, max: 179 }),
         (acts, line, turn) => {
-          const work = (by: number): Work => acts.reduce((w, [n, deg]) => addWork(w, n, deg + by), NO_WORK);
+          const work = (by: number): FeltingWork =>
+            acts.reduce((w, [n, deg]) => addWork(w, n, deg + by), NO_WORK);
           expect(shrinkage(work(turn), line + turn)).toBeCloseTo(shrinkage(work(0), line), 10);
         },
       ),
@@ -132,7 +139,7 @@ describe('the felting model', () => {
   });
 
   it('its parameters go to numbers without bounds and back', () => {
-    const back = parametersOf(etaOf(TYPICAL));
+    const back = parametersOf(parameterVector(TYPICAL));
     for (const key of ['limit', 'halfWork', 'lag', 'share', 'bias'] as const)
       expect(back[key]).toBeCloseTo(TYPICAL[key], 12);
   });
@@ -141,11 +148,11 @@ describe('the felting model', () => {
 describe('what the log says of a piece', () => {
   // Tolerances of docs/model-notes.md: means 0.10 deviations, ends of the 80 % range 0.20, of the 95 % range 0.40.
   it.each(CASES)('of case $id is what long Markov chains found', one => {
-    const inferred = infer(one.felted);
+    const posterior = infer(one.record);
     const compare = (name: string, values: Float64Array): void => {
       const found = one.figures[name];
       if (!found) throw new Error(name);
-      const range = rangeOf(values, inferred.weights);
+      const range = rangeOf(values, posterior.weights);
       const off = (value: number, wanted = 0): number => Math.abs(value - wanted) / found.sd;
       expect(off(range.mean, found.mean), `${name} mean`).toBeLessThan(0.1);
       expect(off(range.low80, found.q[1]), `${name} low 80`).toBeLessThan(0.2);
@@ -157,100 +164,100 @@ describe('what the log says of a piece', () => {
       ['lengthNow', NO_WORK],
       ['forecast', one.future],
     ] as const) {
-      const shares = sharesAfter(one.felted, inferred, work);
+      const shares = sharesAfter(one.record, posterior, work);
       for (const g of [0, 1])
         compare(
-          `${name}${one.felted.gaugesDeg[g]}`,
+          `${name}${one.record.gaugesDeg[g]}`,
           (shares[g] ?? new Float64Array()).map(v => v * (one.laidCm[g] ?? 0)),
         );
     }
     compare(
       'E',
-      Float64Array.from(inferred.worlds, w => w.parameters.limit),
+      Float64Array.from(posterior.particles, w => w.parameters.limit),
     );
     compare(
       'h',
-      Float64Array.from(inferred.worlds, w => w.parameters.halfWork),
+      Float64Array.from(posterior.particles, w => w.parameters.halfWork),
     );
     compare(
       'a',
-      Float64Array.from(inferred.worlds, w => w.parameters.share),
+      Float64Array.from(posterior.particles, w => w.parameters.share),
     );
     compare(
       'b',
-      Float64Array.from(inferred.worlds, w => w.parameters.bias),
+      Float64Array.from(posterior.particles, w => w.parameters.bias),
     );
     for (const { visit, gauge, p } of one.blunders) {
-      const doubt = inferred.doubts.find(
-        d => d.interval === visit - 1 && one.felted.gaugesDeg[d.gauge] === gauge,
+      const doubt = posterior.doubts.find(
+        d => d.interval === visit - 1 && one.record.gaugesDeg[d.gauge] === gauge,
       );
       expect(doubt?.chance).toBeCloseTo(p, 1);
     }
-    expect(inferred.doubts.filter(d => d.chance > 0.5)).toHaveLength(one.blunders.length);
+    expect(posterior.doubts.filter(d => d.chance > 0.5)).toHaveLength(one.blunders.length);
   });
 
   it('is the same at every call', () => {
     const [one] = CASES;
     if (!one) throw new Error('no case');
-    expect(infer(one.felted, 500).weights).toEqual(infer(one.felted, 500).weights);
+    expect(infer(one.record, 500).weights).toEqual(infer(one.record, 500).weights);
   });
 
   it('before the first measuring is general practice', () => {
-    const felted = { gaugesDeg: [0, 90], intervals: [], since: NO_WORK, belief: GENERAL_BELIEF, startSd: 0 };
-    const inferred = infer(felted);
-    const [along] = sharesAfter(felted, inferred, balancedWork(400));
-    const range = rangeOf(along ?? new Float64Array(), inferred.weights);
+    const record = { gaugesDeg: [0, 90], intervals: [], since: NO_WORK, belief: GENERAL_PRIOR, startSd: 0 };
+    const posterior = infer(record);
+    const [along] = sharesAfter(record, posterior, balancedWork(400));
+    const range = rangeOf(along ?? new Float64Array(), posterior.weights);
     expect(range.mean).toBeCloseTo(0.79, 1);
     expect(range.sd).toBeGreaterThan(0.06);
-    expect(inferred.effective).toBeGreaterThan(2000);
+    expect(posterior.effective).toBeGreaterThan(2000);
   });
 
   it('of a count that was guessed is less sure, and so it believes the tape more', () => {
     const [one] = CASES;
     if (!one) throw new Error('no case');
     const wide = (sd: number): number => {
-      const intervals = one.felted.intervals.map((i, k) =>
-        k === 1 ? { ...i, work: guessed(i.work, sd) } : i,
+      const intervals = one.record.intervals.map((i, k) =>
+        k === 1 ? { ...i, work: guessedWork(i.work, sd) } : i,
       );
-      const felted = { ...one.felted, intervals };
-      const inferred = infer(felted);
+      const record = { ...one.record, intervals };
+      const posterior = infer(record);
       return rangeOf(
-        Float64Array.from(inferred.worlds, w => Math.log(w.parameters.halfWork)),
-        inferred.weights,
+        Float64Array.from(posterior.particles, w => Math.log(w.parameters.halfWork)),
+        posterior.weights,
       ).sd;
     };
     expect(wide(80)).toBeGreaterThan(1.02 * wide(0));
   });
 
   it('of a sphere has no bias to learn', () => {
-    const felted: Felted = {
+    const record: FeltingRecord = {
       gaugesDeg: [0],
       intervals: [{ work: addWork(NO_WORK, 300, null), read: [-0.2] }],
       since: NO_WORK,
-      belief: withoutBias(GENERAL_BELIEF),
+      belief: withoutBias(GENERAL_PRIOR),
       startSd: 0,
     };
-    const { worlds } = infer(felted, 500);
-    expect(Math.max(...worlds.map(w => Math.abs(w.parameters.bias)))).toBeLessThan(1e-4);
+    const { particles } = infer(record, 500);
+    expect(Math.max(...particles.map(w => Math.abs(w.parameters.bias)))).toBeLessThan(1e-4);
   });
 
   it('with hundreds of measurings takes no longer than in proportion', () => {
-    const log = (n: number): Felted => ({
+    const log = (n: number): FeltingRecord => ({
       gaugesDeg: [0, 90],
       intervals: Array.from({ length: n }, (_, k) => {
         const shrunk = -0.35 * (1 - Math.exp(-(k + 1) / (0.4 * n)));
         return { work: balancedWork(600 / n), read: [shrunk + 0.004 * Math.sin(k), shrunk] };
       }),
       since: NO_WORK,
-      belief: GENERAL_BELIEF,
+      belief: GENERAL_PRIOR,
       startSd: 0,
     });
     const time = (n: number): number => {
-      const felted = log(n);
+      const record = log(n);
       return Math.min(
         ...[1, 2, 3].map(() => {
           const start = performance.now();
-          infer(felted);
+          infer(record);
           return performance.now() - start;
         }),
       );
@@ -327,7 +334,7 @@ describe('even points', () => {
 describe('work', () => {
   it('adds up, whatever the order', () => {
     const a = addWork(addWork(NO_WORK, 50, 0), 30, 45);
-    const b = addWork(guessed(NO_WORK, 6), 20, null);
+    const b = addWork(guessedWork(NO_WORK, 6), 20, null);
     expect(sumWork(a, b)).toEqual(sumWork(b, a));
     expect(a.xx + a.yy).toBeCloseTo(a.directional, 12);
     expect(sumWork(b, b).guessed).toBe(72);

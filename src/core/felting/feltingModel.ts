@@ -34,7 +34,7 @@ export const parametersOf = (eta: ArrayLike<number>): FeltParameters => ({
 });
 
 /** The way back. */
-export const etaOf = (p: FeltParameters): readonly number[] => [
+export const parameterVector = (p: FeltParameters): readonly number[] => [
   Math.log(p.limit),
   Math.log(p.halfWork),
   logit(p.lag),
@@ -43,7 +43,7 @@ export const etaOf = (p: FeltParameters): readonly number[] => [
 ];
 
 /** What is believed of the five before a piece is measured: means, and their covariance, row by row. */
-export interface Belief {
+export interface Prior {
   readonly mean: readonly number[];
   readonly covariance: ReadonlyArray<readonly number[]>;
 }
@@ -55,13 +55,13 @@ const diagonal = (sd: readonly number[]): ReadonlyArray<readonly number[]> =>
  * General practice: log E, log h, logit ρ, logit(2a − 1), b, independent. Balanced rolls bring 3 ± 2 % at 100, 9 ± 5 at 200,
  * 21 ± 8 at 400, 30 ± 9 at 600, 36 ± 8 at 800, 43 ± 6 at 1500. From simulation and common practice.
  */
-export const GENERAL_BELIEF: Belief = {
+export const GENERAL_PRIOR: Prior = {
   mean: [Math.log(0.6), Math.log(255), 0.6, 0.6, 0],
   covariance: diagonal([0.17, 0.35, 0.9, 0.6, 0.08]),
 };
 
 /** A sphere shrinks alike every way: nothing is to be learnt of a bias. */
-export const withoutBias = ({ mean, covariance }: Belief): Belief => ({
+export const withoutBias = ({ mean, covariance }: Prior): Prior => ({
   mean: mean.map((m, i) => (i === 4 ? 0 : m)),
   covariance: covariance.map((row, i) => row.map((v, j) => (i === 4 || j === 4 ? (i === j ? 1e-12 : 0) : v))),
 });
@@ -81,7 +81,7 @@ export const FELTING = {
 } as const;
 
 /** Work between two measurings: directional and free, in reference rolls, and the tensor of the directional. */
-export interface Work {
+export interface FeltingWork {
   readonly directional: number;
   readonly free: number;
   readonly xx: number;
@@ -91,14 +91,14 @@ export interface Work {
   readonly guessed: number;
 }
 
-export const NO_WORK: Work = { directional: 0, free: 0, xx: 0, xy: 0, yy: 0, guessed: 0 };
+export const NO_WORK: FeltingWork = { directional: 0, free: 0, xx: 0, xy: 0, yy: 0, guessed: 0 };
 
 /**
  * Adds an act to the work.
  * @param rolls reference rolls: how many times it is done, times its intensity, ≥ 0
  * @param directionDeg the direction that shortens, degrees from along; null where the act has none
  */
-export const addWork = (work: Work, rolls: number, directionDeg: number | null): Work => {
+export const addWork = (work: FeltingWork, rolls: number, directionDeg: number | null): FeltingWork => {
   if (directionDeg === null) return { ...work, free: work.free + rolls };
   const angle = (directionDeg * Math.PI) / 180;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
@@ -113,7 +113,7 @@ export const addWork = (work: Work, rolls: number, directionDeg: number | null):
 };
 
 /** Two works one after the other, the vigour of the hands being the same. */
-export const sumWork = (a: Work, b: Work): Work => ({
+export const sumWork = (a: FeltingWork, b: FeltingWork): FeltingWork => ({
   directional: a.directional + b.directional,
   free: a.free + b.free,
   xx: a.xx + b.xx,
@@ -123,19 +123,23 @@ export const sumWork = (a: Work, b: Work): Work => ({
 });
 
 /** Reference rolls, half along and half across. */
-export const balancedWork = (rolls: number): Work => addWork(addWork(NO_WORK, rolls / 2, 0), rolls / 2, 90);
+export const balancedWork = (rolls: number): FeltingWork =>
+  addWork(addWork(NO_WORK, rolls / 2, 0), rolls / 2, 90);
 
 /** A work of which so many rolls are known only within a deviation. */
-export const guessed = (work: Work, sd: number): Work => ({ ...work, guessed: work.guessed + sd * sd });
+export const guessedWork = (work: FeltingWork, sd: number): FeltingWork => ({
+  ...work,
+  guessed: work.guessed + sd * sd,
+});
 
 /** How much a work may differ from what was counted, as a deviation of its logarithm; 0 where all was counted. */
-export const guessSd = (work: Work): number => {
+export const guessSd = (work: FeltingWork): number => {
   const rolls = work.directional + work.free;
   return rolls > 0 ? Math.min(1, Math.sqrt(work.guessed) / rolls) : 0;
 };
 
 /** Deviation of the drift over a work: less after little of it. */
-export const driftSd = (work: Work): number =>
+export const driftSd = (work: FeltingWork): number =>
   FELTING.driftSd * Math.min(1, Math.sqrt((work.directional + work.free) / FELTING.driftFull));
 
 /** A symmetric tensor in the piece's frame, 0° first. */
@@ -148,16 +152,16 @@ export interface Tensor {
 export const ZERO: Tensor = { xx: 0, xy: 0, yy: 0 };
 
 /** A tensor that is grown in place: the same one for a whole walk through a log. */
-export type GrowingTensor = { -readonly [K in keyof Tensor]: Tensor[K] };
+export type MutableTensor = { -readonly [K in keyof Tensor]: Tensor[K] };
 
 /**
  * Grows a tensor by a work at a vigour μ: μ{[(1 − a)R + F/2]I + (2a − 1)D}. In place, since it is done a hundred thousand times
  * for one answer.
  * @param push.share a, ½ to 1  @param push.vigour μ, > 0
  */
-export const growOn = (
-  tensor: GrowingTensor,
-  work: Work,
+export const growInPlace = (
+  tensor: MutableTensor,
+  work: FeltingWork,
   push: { readonly share: number; readonly vigour: number },
 ): void => {
   const { share, vigour } = push;
@@ -171,16 +175,16 @@ export const growOn = (
 /** The tensor grown by a work, the one before left as it was. */
 export const grow = (
   tensor: Tensor,
-  work: Work,
+  work: FeltingWork,
   push: { readonly share: number; readonly vigour: number },
 ): Tensor => {
   const grown = { ...tensor };
-  growOn(grown, work, push);
+  growInPlace(grown, work, push);
   return grown;
 };
 
 /** Squared stretch as it goes round: A + B cos 2φ + C sin 2φ is (L/L₀)² along φ. */
-export interface Stretch {
+export interface SquaredStretch {
   readonly mean: number;
   readonly cos: number;
   readonly sin: number;
@@ -189,7 +193,7 @@ export interface Stretch {
 const LN2 = Math.LN2;
 
 /** f(λ) = E(1 − e^(−g)), g = ln2·v²/(ρ + (1 − ρ)v), v = λ/h: the logarithm of length lost along a principal line. */
-export const lost = (lambda: number, { limit, halfWork, lag }: FeltParameters): number => {
+export const logLoss = (lambda: number, { limit, halfWork, lag }: FeltParameters): number => {
   const v = Math.max(0, lambda) / halfWork;
   return limit * (1 - Math.exp((-LN2 * v * v) / (lag + (1 - lag) * v || 1)));
 };
@@ -198,10 +202,10 @@ export const lost = (lambda: number, { limit, halfWork, lag }: FeltParameters): 
 const ROUND = 1e-12;
 
 /** A stretch that is written anew in place. */
-export type WrittenStretch = { -readonly [K in keyof Stretch]: Stretch[K] };
+export type MutableStretch = { -readonly [K in keyof SquaredStretch]: SquaredStretch[K] };
 
 /** Writes the stretch that a work tensor brings. */
-export const stretchInto = (tensor: Tensor, p: FeltParameters, into: WrittenStretch): void => {
+export const stretchInto = (tensor: Tensor, p: FeltParameters, into: MutableStretch): void => {
   const tilt = Math.exp(p.bias);
   const w11 = tensor.xx * tilt;
   const w22 = tensor.yy / tilt;
@@ -210,12 +214,12 @@ export const stretchInto = (tensor: Tensor, p: FeltParameters, into: WrittenStre
   const s = (w11 - w22) / 2;
   // Not Math.hypot, which is slow; nothing here overflows.
   const r = Math.sqrt(s * s + w12 * w12);
-  const g1 = Math.exp(-2 * lost(t + r, p));
+  const g1 = Math.exp(-2 * logLoss(t + r, p));
   into.mean = g1;
   into.cos = 0;
   into.sin = 0;
   if (r < ROUND * (1 + t)) return;
-  const g2 = Math.exp(-2 * lost(t - r, p));
+  const g2 = Math.exp(-2 * logLoss(t - r, p));
   const half = (g1 - g2) / (2 * r);
   into.mean = (g1 + g2) / 2;
   into.cos = half * s;
@@ -223,24 +227,24 @@ export const stretchInto = (tensor: Tensor, p: FeltParameters, into: WrittenStre
 };
 
 /** The stretch that a work tensor brings. */
-export const stretchOf = (tensor: Tensor, p: FeltParameters): Stretch => {
+export const stretchOf = (tensor: Tensor, p: FeltParameters): SquaredStretch => {
   const stretch = { mean: 1, cos: 0, sin: 0 };
   stretchInto(tensor, p, stretch);
   return stretch;
 };
 
 /** A direction as the stretch needs it. */
-export interface Line {
+export interface LineDirection {
   readonly cos2: number;
   readonly sin2: number;
 }
 
 /** @param directionDeg degrees from along */
-export const lineAt = (directionDeg: number): Line => ({
+export const lineAt = (directionDeg: number): LineDirection => ({
   cos2: Math.cos((2 * directionDeg * Math.PI) / 180),
   sin2: Math.sin((2 * directionDeg * Math.PI) / 180),
 });
 
 /** log(L/L₀) along a line; ≤ 0 for any work. */
-export const logLength = (stretch: Stretch, line: Line): number =>
+export const logLength = (stretch: SquaredStretch, line: LineDirection): number =>
   Math.log(stretch.mean + stretch.cos * line.cos2 + stretch.sin * line.sin2) / 2;

@@ -1,11 +1,18 @@
 import { CholeskyDecomposition, inverse, Matrix, solve } from 'ml-matrix';
 import { FELTING } from './feltingModel';
 import { evenPoints, normalQuantile } from './lowDiscrepancy';
-import { blunderChance, type Felted, logLikelihood, type Problem, problemOf, type World } from './posterior';
+import {
+  blunderChance,
+  type FeltingRecord,
+  logLikelihood,
+  type LikelihoodProblem,
+  likelihoodProblem,
+  type Particle,
+} from './likelihood';
 
 /** What is known of a piece after its measurings: worlds, each with its weight; the weights sum to 1. */
-export interface Inferred {
-  readonly worlds: readonly World[];
+export interface Posterior {
+  readonly particles: readonly Particle[];
   readonly weights: Float64Array;
   /** Standard normal deviates for what is still to come: the drift of the next interval, one to a world. */
   readonly drifts: Float64Array;
@@ -31,7 +38,7 @@ const trust = (z: number): number => {
 const DIFFERENCE = 1e-5;
 
 /** Residuals widened by a factor, with how fast each grows with each unknown, every row weighed by its trust. */
-const linearised = (problem: Problem, x: Float64Array, wider: number): { r: Matrix; j: Matrix } => {
+const linearised = (problem: LikelihoodProblem, x: Float64Array, wider: number): { r: Matrix; j: Matrix } => {
   const at = problem.residuals(x);
   const weights = Float64Array.from(at, z => Math.sqrt(trust(z / wider)) / wider);
   const j = Matrix.zeros(at.length, x.length);
@@ -53,7 +60,7 @@ const SETTLED = 1e-4;
 const information = (j: Matrix): Matrix => j.transpose().mmul(j).add(Matrix.eye(j.columns));
 
 /** Levenberg–Marquardt towards the most likely values; `wider` blurs the readings, so that a far start does not lock in. */
-const climb = (problem: Problem, start: Float64Array, wider: number): Float64Array => {
+const climb = (problem: LikelihoodProblem, start: Float64Array, wider: number): Float64Array => {
   const cost = (x: Float64Array): number => {
     let sum = -2 * logLikelihood(problem.residuals(x).map(z => z / wider));
     for (const v of x) sum += v * v;
@@ -141,11 +148,11 @@ const logProposal = ({ mean, inverseRoot, logDet }: Normal, x: Float64Array): nu
   return Math.max(near, far) + Math.log1p(Math.exp(-Math.abs(near - far)));
 };
 
-interface Drawn {
+interface PosteriorDraws {
   /** One point after the other. */
   readonly points: Float64Array;
   /** Of each point, where it was asked for. */
-  readonly worlds: readonly World[];
+  readonly particles: readonly Particle[];
   readonly weights: Float64Array;
   readonly drifts: Float64Array;
   readonly effective: number;
@@ -179,17 +186,17 @@ const writePoint = (
 
 /** Draws points from the proposals, evenly, and weighs each by what the readings say of it. */
 const draw = (
-  problem: Problem,
+  problem: LikelihoodProblem,
   law: Normal,
   { count, withWorlds }: { readonly count: number; readonly withWorlds: boolean },
-): Drawn => {
+): PosteriorDraws => {
   const d = problem.dimensions;
   const even = evenPoints(d + 2);
   const uniform = new Float64Array(d + 2);
   const u = new Float64Array(d);
   const x = new Float64Array(d);
   const points = new Float64Array(count * d);
-  const worlds: World[] = [];
+  const particles: Particle[] = [];
   const weights = new Float64Array(count);
   const drifts = new Float64Array(count);
   let top = Number.NEGATIVE_INFINITY;
@@ -202,7 +209,7 @@ const draw = (
     else writePoint(law, u, { scale: SCALES[s] ?? 1, x });
     points.set(x, n * d);
     const value = problem.logPosterior(x);
-    if (withWorlds) worlds.push(problem.worldOf(x));
+    if (withWorlds) particles.push(problem.worldOf(x));
     weights[n] = value - logProposal(law, x);
     top = Math.max(top, weights[n] ?? top);
   }
@@ -216,17 +223,17 @@ const draw = (
     weights[n] = (weights[n] ?? 0) / sum;
     squares += (weights[n] ?? 0) ** 2;
   }
-  return { points, worlds, weights, drifts, effective: 1 / squares };
+  return { points, particles, weights, drifts, effective: 1 / squares };
 };
 
 /** Mean and covariance of a normal law. */
-interface Law {
+interface NormalMoments {
   readonly mean: Float64Array;
   readonly covariance: Matrix;
 }
 
 /** The normal law of weighted points; of few that count, it stays near the law before it. */
-const refit = ({ points, weights, effective }: Drawn, before: Law): Law => {
+const refit = ({ points, weights, effective }: PosteriorDraws, before: NormalMoments): NormalMoments => {
   const d = before.mean.length;
   const mean = new Float64Array(d);
   for (let n = 0; n < weights.length; n += 1)
@@ -268,7 +275,7 @@ export const evenly = (weights: Float64Array, count: number): readonly number[] 
 /** A chance to a hundredth or two is enough to doubt a reading by. */
 const DOUBTERS = 500;
 
-const doubtsOf = (problem: Problem, { points, weights }: Drawn): Inferred['doubts'] => {
+const doubtsOf = (problem: LikelihoodProblem, { points, weights }: PosteriorDraws): Posterior['doubts'] => {
   const chances = new Float64Array(problem.readings);
   const some = evenly(weights, DOUBTERS);
   const d = problem.dimensions;
@@ -289,10 +296,10 @@ const POINTS = 3500;
  * with evenly spread points.
  * @param points how many the answer rests on; fewer are quicker and a little too sure
  */
-export const infer = (felted: Felted, points = POINTS): Inferred => {
-  const problem = problemOf(felted);
+export const infer = (record: FeltingRecord, points = POINTS): Posterior => {
+  const problem = likelihoodProblem(record);
   const d = problem.dimensions;
-  let law: Law = { mean: new Float64Array(d), covariance: Matrix.eye(d) };
+  let law: NormalMoments = { mean: new Float64Array(d), covariance: Matrix.eye(d) };
   if (problem.readings > 0) {
     const near = climb(problem, climb(problem, new Float64Array(d), 3), 1);
     law = { mean: near, covariance: inverse(information(linearised(problem, near, 1).j)) };
@@ -300,6 +307,6 @@ export const infer = (felted: Felted, points = POINTS): Inferred => {
       law = refit(draw(problem, normalOf(law.mean, law.covariance), { count, withWorlds: false }), law);
   }
   const drawn = draw(problem, normalOf(law.mean, law.covariance), { count: points, withWorlds: true });
-  const { worlds, weights, drifts, effective } = drawn;
-  return { worlds, weights, drifts, effective, doubts: doubtsOf(problem, drawn) };
+  const { particles, weights, drifts, effective } = drawn;
+  return { particles, weights, drifts, effective, doubts: doubtsOf(problem, drawn) };
 };

@@ -1,16 +1,16 @@
-import type { Outlook, Prospect, Rolls } from './wayAhead';
-import { rollsLeft } from './wayAhead';
+import type { Outlook, EndingRisk, RollsAhead } from './planAhead';
+import { rollsLeft } from './planAhead';
 
 /** Most rolls each way from measuring to measuring: small moves, measured often; or larger ones, less often. */
 const MOST_ROLLS = { careful: 60, brisk: 120 } as const;
-export type Pace = keyof typeof MOST_ROLLS;
+export type MoveSize = keyof typeof MOST_ROLLS;
 
 /** A chance to be below its size that is risked, and how much it may grow where it is above that already. */
 const RISKED = { past: 0.01, more: 0.01 } as const;
 
 /** What to do from a measuring on. */
-export type Move =
-  | { readonly kind: 'roll'; readonly rolls: Rolls }
+export type ModelMove =
+  | { readonly kind: 'roll'; readonly rolls: RollsAhead }
   /** All gauges are likely there. */
   | { readonly kind: 'there' }
   /** Nothing would make it likelier, but another look may. */
@@ -32,25 +32,29 @@ const LOOKS = 2;
 const LIMIT = { rolls: 200, moves: 0.004 } as const;
 
 const tens = (rolls: number): number => Math.round(rolls / 10) * 10;
-const isNothing = ({ along, across }: Rolls): boolean => along === 0 && across === 0;
+const isNothing = ({ along, across }: RollsAhead): boolean => along === 0 && across === 0;
 
 /** Whether the chance of any gauge to be past its size stays small, or grows by little. */
-const isSafe = (there: Prospect, now: Prospect): boolean =>
+const isSafe = (there: EndingRisk, now: EndingRisk): boolean =>
   there.past.every((p, g) => p <= Math.max(RISKED.past, (now.past[g] ?? 0) + RISKED.more));
 
 /** The largest part of what is left that does not risk too much. */
-const largestPart = (outlook: Outlook, left: Rolls, of: { now: Prospect; pace: Pace }): Rolls | null => {
+const largestPart = (
+  outlook: Outlook,
+  left: RollsAhead,
+  of: { now: EndingRisk; pace: MoveSize },
+): RollsAhead | null => {
   const whole = Math.max(left.along, left.across);
   const largest = Math.min(1, MOST_ROLLS[of.pace] / whole);
   for (let part = 1; part > 0; part -= 0.1) {
     const rolls = { along: tens(left.along * part * largest), across: tens(left.across * part * largest) };
     if (isNothing(rolls)) return null;
-    if (isSafe(outlook.prospect(rolls), of.now)) return rolls;
+    if (isSafe(outlook.endingRisk(rolls), of.now)) return rolls;
   }
   return null;
 };
 
-const singles = (hasDirections: boolean): readonly Rolls[] =>
+const singles = (hasDirections: boolean): readonly RollsAhead[] =>
   SINGLES.flatMap(n => [{ along: n, across: 0 }, ...(hasDirections ? [{ along: 0, across: n }] : [])]);
 
 /**
@@ -62,13 +66,13 @@ const singles = (hasDirections: boolean): readonly Rolls[] =>
 export const nextMove = (
   outlook: Outlook,
   of: {
-    readonly pace: Pace;
+    readonly pace: MoveSize;
     readonly meanOff: readonly number[];
     readonly looks: number;
     readonly moves: number;
   },
-): Move => {
-  const now = outlook.prospect({ along: 0, across: 0 });
+): ModelMove => {
+  const now = outlook.endingRisk({ along: 0, across: 0 });
   if (now.within >= THERE) return { kind: 'there' };
   const isAbove = of.meanOff.some(v => v > 0);
   if (of.moves < LIMIT.moves && isAbove) return { kind: 'limit' };
@@ -77,7 +81,7 @@ export const nextMove = (
   const isNear = of.meanOff.every(v => v < NEAR);
   if (!isNear) return part ? { kind: 'roll', rolls: part } : { kind: 'measure' };
   const tried = [...(part ? [part] : []), ...singles(outlook.hasDirections)]
-    .map(rolls => ({ rolls, there: outlook.prospect(rolls) }))
+    .map(rolls => ({ rolls, there: outlook.endingRisk(rolls) }))
     .filter(t => isSafe(t.there, now))
     .map(({ rolls, there }) => ({ rolls, within: there.within }))
     .toSorted((a, b) => b.within - a.within);

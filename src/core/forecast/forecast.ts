@@ -2,7 +2,7 @@ import type { BenchState } from '../log/benchState';
 import type { Gauge } from '../forms/formKind';
 
 /** Where one gauge line stands between laid and wanted. */
-export interface GaugeStand {
+export interface GaugeProgress {
   readonly gauge: Gauge;
   readonly nowMm: number;
   /** False until it has been measured: then `nowMm` is the laid length. */
@@ -15,9 +15,9 @@ export interface GaugeStand {
 export interface Forecast {
   /** What the figures rest on, for "why?". */
   readonly basis: 'measured against the plan';
-  readonly stands: readonly GaugeStand[];
+  readonly gaugeProgress: readonly GaugeProgress[];
   /** Least and furthest of the directions, when they differ enough to be called lopsided. */
-  readonly lopsided: { readonly ahead: GaugeStand; readonly behind: GaugeStand } | null;
+  readonly lopsided: { readonly ahead: GaugeProgress; readonly behind: GaugeProgress } | null;
 }
 
 /** The seam for the felting model: a log folded into a state, and the gauges, in; a forecast out. Pure. */

@@ -1,6 +1,6 @@
 import { meanReading } from '../log/pair';
 import { LOPSIDED_PROGRESS } from '../tolerances';
-import type { Forecaster, GaugeStand } from './forecast';
+import type { Forecaster, GaugeProgress } from './forecast';
 
 /** Share of the way from laid to wanted: ln(laid/now)/ln(laid/wanted). 1 when nothing was to shrink. */
 export const progressOf = (lengths: { laidMm: number; nowMm: number; wantedMm: number }): number => {
@@ -13,7 +13,7 @@ export const progressOf = (lengths: { laidMm: number; nowMm: number; wantedMm: n
  * It does not guess what has happened since, nor how many rolls are left.
  */
 export const progressForecast: Forecaster = (gauges, state) => {
-  const stands: GaugeStand[] = gauges.map(gauge => {
+  const gaugeProgress: GaugeProgress[] = gauges.map(gauge => {
     const read = meanReading(state.now, gauge.id);
     const nowMm = read ?? gauge.laidMm;
     return {
@@ -23,12 +23,12 @@ export const progressForecast: Forecaster = (gauges, state) => {
       progress: progressOf({ laidMm: gauge.laidMm, nowMm, wantedMm: gauge.wantedMm }),
     };
   });
-  const measured = stands.filter(s => s.measured).toSorted((a, b) => a.progress - b.progress);
+  const measured = gaugeProgress.filter(s => s.measured).toSorted((a, b) => a.progress - b.progress);
   const behind = measured[0];
   const ahead = measured.at(-1);
   return {
     basis: 'measured against the plan',
-    stands,
+    gaugeProgress,
     lopsided:
       ahead && behind && ahead.progress - behind.progress > LOPSIDED_PROGRESS ? { ahead, behind } : null,
   };

@@ -1,7 +1,7 @@
 import { ellipse } from '../outline/shapes';
 import { edgeSurplus } from './edgeSurplus';
 import { bothFaces, planEnvelope } from './flatEnvelope';
-import type { Fact, FormPlan, Handle, Laying, NamedLine } from './formKind';
+import type { Fact, FormPlan, Handle, LayingTransform, NamedLine } from './formKind';
 
 /** A form made on a disc, its axis through the middle of a face. */
 export interface DiscShape {
@@ -32,7 +32,7 @@ export const roundCut = (name: string, diameter: number): NamedLine => ({
 export const WOOL_OF_DISC_OVER_BALL = Math.PI ** 2 / 8;
 
 /** Disc resist: both faces are discs, laid as ellipses where the two directions shrink differently. */
-export const planOnDisc = (shape: DiscShape, laying: Laying): FormPlan => {
+export const planOnDisc = (shape: DiscShape, laying: LayingTransform): FormPlan => {
   const outline = ellipse(shape.diameter, shape.diameter);
   const plan = planEnvelope(
     {

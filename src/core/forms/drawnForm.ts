@@ -2,7 +2,7 @@ import { curvedOutline } from '../outline/curve';
 import type { DrawnOutline } from '../outline/drawn';
 import { foldOver, type MarkedOutline } from '../outline/foldOver';
 import type { IssueCode } from '../issues';
-import { thin } from '../outline/thin';
+import { simplify } from '../outline/simplify';
 import { boundsOf, type Point, type Polygon, polygonArea } from '../outline/polygon';
 import { SAME_POINT_MM } from '../tolerances';
 import { allowanceSpec, type FormKind, type Handle, lengthSpec, measure, type Measures } from './formKind';
@@ -96,7 +96,7 @@ const grown = (
     return off < ON_MOUTH_MM && along > -reach && along < length + reach;
   };
   const [eased = outline.points, ...holes] = foldOver(outline, ease, finenessMm);
-  const points = thin(eased);
+  const points = simplify(eased);
   return {
     points,
     shutsHole: holes.some(hole => polygonArea(hole) > SMALLEST_HOLE_MM2),

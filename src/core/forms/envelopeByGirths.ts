@@ -2,7 +2,14 @@ import { foldOver, type MarkedOutline } from '../outline/foldOver';
 import { areaOfParts, type Point, polygonArea } from '../outline/polygon';
 import { mm } from '../quantity';
 import { surplusAlong } from './edgeSurplus';
-import { type FormPlan, type Gauge, type Handle, type Laying, type NamedLine, PLAIN } from './formKind';
+import {
+  type FormPlan,
+  type Gauge,
+  type Handle,
+  type LayingTransform,
+  type NamedLine,
+  PLAIN,
+} from './formKind';
 import { gaugeLine } from './gaugeLine';
 import { profileOf } from './profile';
 import type { Station } from './station';
@@ -32,7 +39,7 @@ const span = (stations: readonly Station[]): number => {
 const middleOf = (stations: readonly Station[]): number => (stations[0]?.along ?? 0) + span(stations) / 2;
 
 /** The upper edge of the flat form: half of half the girth at each station, the resist's own thickness taken off. */
-const upperEdge = (stations: readonly Station[], laying: Laying): Point[] => {
+const upperEdge = (stations: readonly Station[], laying: LayingTransform): Point[] => {
   const middle = middleOf(stations);
   return stations.map(s => ({
     x: (s.along - middle) * laying.factor.along,
@@ -69,7 +76,7 @@ const widest = (stations: readonly Station[]): Station => {
 /** A mouth narrower than this share of the widest place has a gauge line of its own. */
 const NARROW = 0.98;
 
-const gauges = (stations: readonly Station[], laying: Laying, openEnd: boolean): Gauge[] => {
+const gauges = (stations: readonly Station[], laying: LayingTransform, openEnd: boolean): Gauge[] => {
   const middle = middleOf(stations);
   const half = (span(stations) * laying.factor.along) / 2;
   const width = (id: string, name: string, s: Station): Gauge => {
@@ -94,13 +101,13 @@ const gauges = (stations: readonly Station[], laying: Laying, openEnd: boolean):
   ];
 };
 
-const NOT_LAID: Laying = { factor: { along: 1, across: 1 }, foldOverMm: mm(0), resistMm: mm(0) };
+const NOT_LAID: LayingTransform = { factor: { along: 1, across: 1 }, foldOverMm: mm(0), resistMm: mm(0) };
 
 /**
  * Envelope by girths: two faces make the girth, so the flat width is girth/2 × fx and stations lie × fy along.
  * A round form of profile r(z) is the case girth = 2πr with stations measured along the wall (Pappus).
  */
-export const planByGirths = (shape: GirthShape, laying: Laying): FormPlan => {
+export const planByGirths = (shape: GirthShape, laying: LayingTransform): FormPlan => {
   const { stations } = shape;
   const open = shape.open ?? MOUTH;
   const [edge, laidEdge] = [upperEdge(stations, NOT_LAID), upperEdge(stations, laying)];

@@ -1,5 +1,5 @@
 import { boundsOf, polygonArea, type Polygon, scalePoints } from '../outline/polygon';
-import { type FormPlan, type Handle, type Laying, PLAIN } from './formKind';
+import { type FormPlan, type Handle, type LayingTransform, PLAIN } from './formKind';
 import { gaugesOverAll, overAll, type OverAll } from './gaugeLine';
 
 /** A flat outline when finished, centred on the origin, and what hangs on it. */
@@ -23,7 +23,7 @@ export interface FlatShape {
  * Flat piece: laid = finished scaled per axis, and its folded-in strip added on every side.
  * Source: definition of linear shrinkage; a strip adds its width twice to each measure.
  */
-export const planFlat = (shape: FlatShape, laying: Laying): FormPlan => {
+export const planFlat = (shape: FlatShape, laying: LayingTransform): FormPlan => {
   const { factor } = laying;
   const scaled = scalePoints(shape.finished, { x: factor.along, y: factor.across });
   const strip = shape.strip ?? 0;

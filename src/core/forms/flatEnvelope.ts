@@ -1,6 +1,6 @@
 import { foldOver, type MarkedOutline } from '../outline/foldOver';
 import { areaOfParts, boundsOf, type Point, polygonArea } from '../outline/polygon';
-import { type FormPlan, type Handle, type Laying, type NamedLine, PLAIN } from './formKind';
+import { type FormPlan, type Handle, type LayingTransform, type NamedLine, PLAIN } from './formKind';
 import { gaugesOverAll, overAll, type OverAll } from './gaugeLine';
 
 /** One side of a flat envelope: its name and its outline, finished mm. */
@@ -35,7 +35,7 @@ export const bothFaces = (outline: MarkedOutline): readonly [EnvelopeFace, Envel
  * The resist's own thickness comes off the width at the widest place.
  * Source: definition of linear shrinkage.
  */
-export const planEnvelope = (shape: EnvelopeShape, laying: Laying): FormPlan => {
+export const planEnvelope = (shape: EnvelopeShape, laying: LayingTransform): FormPlan => {
   const { factor } = laying;
   const [whole] = shape.faces;
   const box = boundsOf(whole.outline.points);

@@ -174,7 +174,7 @@ export const PLAIN = {
 } as const satisfies Partial<FormPlan>;
 
 /** What is done to the finished form to lay it. */
-export interface Laying {
+export interface LayingTransform {
   /** laid/finished along and across, ≥ 1. */
   readonly factor: { readonly along: number; readonly across: number };
   readonly foldOverMm: Mm;
@@ -237,7 +237,7 @@ export interface FormKind extends Offer {
   readonly settle?: (measures: Measures, changed: string) => Measures;
   /** Rules between measures, in words; null when they hold. */
   readonly objection: (measures: Measures) => string | null;
-  readonly plan: (measures: Measures, laying: Laying, outline: DrawnOutline | null) => FormPlan;
+  readonly plan: (measures: Measures, laying: LayingTransform, outline: DrawnOutline | null) => FormPlan;
 }
 
 /** A measure by name; NaN when it is missing, so that a slip shows. */

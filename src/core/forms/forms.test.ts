@@ -6,13 +6,13 @@ import { cosy } from './kinds/cosy';
 import { disc } from './kinds/disc';
 import { planByGirths } from './envelopeByGirths';
 import type { Station } from './station';
-import { type FormPlan, type Laying, measure } from './formKind';
+import { type FormPlan, type LayingTransform, measure } from './formKind';
 import { laid, laying, netMm2 } from './testing/laying';
 import { gaugeAxis } from './gaugeAxis';
 import { checkMeasures, formKind } from './kinds/registry';
 import { rectangle } from './kinds/rectangle';
 
-const byGirths = (stations: readonly Station[], how: Laying): FormPlan =>
+const byGirths = (stations: readonly Station[], how: LayingTransform): FormPlan =>
   planByGirths({ stations, handles: [], alongOnTable: 'up' }, how);
 const size = (plan: FormPlan) => {
   const b = boundsOf(plan.laid.points);

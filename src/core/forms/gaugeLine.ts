@@ -1,6 +1,6 @@
 import type { Box, Point } from '../outline/polygon';
 import { finishedMm, laidMm } from '../quantity';
-import type { Gauge, Laying } from './formKind';
+import type { Gauge, LayingTransform } from './formKind';
 
 /** A gauge line from its wanted length: laid longer by the factor of its direction. */
 export const gaugeLine = (
@@ -10,7 +10,7 @@ export const gaugeLine = (
     readonly axis: 'along' | 'across';
     readonly wanted: number;
   },
-  { factor }: Laying,
+  { factor }: LayingTransform,
   [from, to]: readonly [Point, Point],
 ): Gauge => ({
   id: of.id,
@@ -34,7 +34,7 @@ export const overAll = (box: Box): OverAll => ({ along: box.maxX - box.minX, acr
 export const gaugesOverAll = (
   finished: OverAll,
   laid: Box,
-  { laying, names }: { readonly laying: Laying; readonly names: readonly [string, string] },
+  { laying, names }: { readonly laying: LayingTransform; readonly names: readonly [string, string] },
 ): Gauge[] => {
   const middle = { x: (laid.minX + laid.maxX) / 2, y: (laid.minY + laid.maxY) / 2 };
   const [along, across] = names;

@@ -6,12 +6,12 @@ import type { Fact, ProfilePoint } from './formKind';
 const FLATNESS = 0.0008;
 
 /** A place of a profile; round where the wall passes in a curve. */
-export interface Place extends ProfilePoint {
+export interface ProfilePlace extends ProfilePoint {
   readonly round: boolean;
 }
 
 /** A profile through its places, round ones joined by curves; it never crosses the axis. */
-export const smoothProfile = (places: readonly Place[]): ProfilePoint[] => {
+export const smoothProfile = (places: readonly ProfilePlace[]): ProfilePoint[] => {
   const size = Math.max(...places.flatMap(p => [p.z, p.r])) || 1;
   return curvedLine(
     places.map(p => ({ x: p.z, y: p.r, round: p.round })),

@@ -1,5 +1,12 @@
 import { boundsOf, polygonArea, type Polygon, scalePoints } from '../outline/polygon';
-import { type FormPlan, type Handle, type Laying, PLAIN, type ProfilePoint, type Solid } from './formKind';
+import {
+  type FormPlan,
+  type Handle,
+  type LayingTransform,
+  PLAIN,
+  type ProfilePoint,
+  type Solid,
+} from './formKind';
 import { gaugesOverAll, overAll, type OverAll } from './gaugeLine';
 import { turnedVolume } from './profile';
 
@@ -39,7 +46,7 @@ const ONE_HEAP = [{ name: 'wool', share: 1, count: 1 }] as const;
  * Solid: wool goes with the volume. Its dashed outline is the body rolled dry, before it shrinks.
  * Source: m = ρ·V/η; rolled dry = finished/(1−s).
  */
-export const planSolid = (shape: SolidShape, laying: Laying): FormPlan => {
+export const planSolid = (shape: SolidShape, laying: LayingTransform): FormPlan => {
   const { factor } = laying;
   const finished = sideView(shape.profile);
   const points = scalePoints(finished, { x: factor.along, y: factor.across });

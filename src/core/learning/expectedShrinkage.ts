@@ -1,12 +1,12 @@
 import { USUAL } from '../plan/usual';
 import type { Felts } from '../wool/breeds';
-import { type Asked, type Evidence, type LevelShares, pool, TRUSTED, trustIn } from './pool';
+import { type WoolQuery, type Evidence, type LevelShares, pool, TRUSTED, trustIn } from './pool';
 
 /**
  * What is generally expected, all common practice: felters plan 20–50 % linear loss, most often a third. Reckoned as
  * y = −ln(1 − s), in which shares of length add up.
  */
-export const GENERAL = { mean: -Math.log(1 - USUAL.shrinkage), sd: 0.12 } as const;
+export const GENERAL_SHRINKAGE = { mean: -Math.log(1 - USUAL.shrinkage), sd: 0.12 } as const;
 /** How a fibre that felts more or less readily differs from the general; common practice. */
 const BREED_SHIFT: Readonly<Record<Felts, number>> = {
   quick: 0.06,
@@ -24,7 +24,7 @@ const SWATCH_SD = 0.05;
 const FOUR_IN_FIVE = 1.2816;
 
 /** Shrinkage that was measured, each way; a direction that was not is null. */
-export interface Shown {
+export interface ShrinkageReading {
   readonly id: string;
   readonly name: string;
   readonly woolId: string;
@@ -43,7 +43,7 @@ export interface ShrinkageRange {
 }
 
 /** The wool that is asked about, and how readily its fibre felts; null where that is not known. */
-export interface AskedWool extends Asked {
+export interface WoolTraits extends WoolQuery {
   readonly felts: Felts | null;
 }
 
@@ -57,12 +57,13 @@ export interface Expectation {
 }
 
 const toShrinkage = (y: number): number => Math.max(0, 1 - Math.exp(-y));
-const generally = (felts: Felts | null): number => GENERAL.mean + (felts === null ? 0 : BREED_SHIFT[felts]);
+const generally = (felts: Felts | null): number =>
+  GENERAL_SHRINKAGE.mean + (felts === null ? 0 : BREED_SHIFT[felts]);
 
 type Axis = 'along' | 'across';
 
 /** Evidence of one direction, each reading less what is generally expected of its fibre. */
-const evidenceOf = (shown: readonly Shown[], axis: Axis): Evidence[] =>
+const evidenceOf = (shown: readonly ShrinkageReading[], axis: Axis): Evidence[] =>
   shown.flatMap(s => {
     const share = s[axis];
     if (share === null || !(share > -1 && share < 0.95)) return [];
@@ -72,12 +73,16 @@ const evidenceOf = (shown: readonly Shown[], axis: Axis): Evidence[] =>
   });
 
 /** What one direction says of any wool. */
-const learner = (shown: readonly Shown[], axis: Axis) => {
-  const known = { priorVariance: GENERAL.sd ** 2, shares: SHARES, evidence: evidenceOf(shown, axis) };
+const learner = (shown: readonly ShrinkageReading[], axis: Axis) => {
+  const known = {
+    priorVariance: GENERAL_SHRINKAGE.sd ** 2,
+    shares: SHARES,
+    evidence: evidenceOf(shown, axis),
+  };
   const trust = trustIn(known);
   return {
     odd: [...trust].flatMap(([id, t]) => (t < TRUSTED ? [id] : [])),
-    of: (asked: AskedWool): ShrinkageRange & { readonly ownShare: number } => {
+    of: (asked: WoolTraits): ShrinkageRange & { readonly ownShare: number } => {
       const { shift, variance, ownShare } = pool(known, asked, trust);
       const middle = generally(asked.felts) + shift;
       const reach = FOUR_IN_FIVE * Math.sqrt(variance);
@@ -92,7 +97,7 @@ const learner = (shown: readonly Shown[], axis: Axis) => {
 };
 
 /** Answers what is expected of a wool, from everything that was finished, of it and of others. */
-export const shrinkageLearner = (shown: readonly Shown[]): ((of: AskedWool) => Expectation) => {
+export const shrinkageLearner = (shown: readonly ShrinkageReading[]): ((of: WoolTraits) => Expectation) => {
   const [along, across] = [learner(shown, 'along'), learner(shown, 'across')];
   const odd = [...new Set([...along.odd, ...across.odd])];
   return asked => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { inverse, Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
-import { GENERAL, SHARES, shrinkageLearner, type Shown } from './expectedShrinkage';
+import { GENERAL_SHRINKAGE, SHARES, shrinkageLearner, type ShrinkageReading } from './expectedShrinkage';
 import { type Evidence, pool, type Trust, trustIn } from './pool';
 
 const S0 = 0.0144;
@@ -104,7 +104,7 @@ describe('pooling', () => {
 });
 
 describe('the expected shrinkage of a wool', () => {
-  const shown = (id: string, along: number, across: number | null, isSwatch = false): Shown => ({
+  const shown = (id: string, along: number, across: number | null, isSwatch = false): ShrinkageReading => ({
     id,
     name: id,
     woolId: 'w',
@@ -114,12 +114,16 @@ describe('the expected shrinkage of a wool', () => {
     along,
     across,
   });
-  const of = (all: readonly Shown[]) => shrinkageLearner(all)({ woolId: 'w', breedId: '', felts: null });
+  const of = (all: readonly ShrinkageReading[]) =>
+    shrinkageLearner(all)({ woolId: 'w', breedId: '', felts: null });
 
   it('is 33 %, 22 to 43, before anything was finished (common practice)', () => {
     const { along, ownShare } = of([]);
     expect(along.mean).toBeCloseTo(0.33, 12);
-    expect(along.least).toBeCloseTo(1 - Math.exp(-GENERAL.mean + 1.2816 * GENERAL.sd), 12);
+    expect(along.least).toBeCloseTo(
+      1 - Math.exp(-GENERAL_SHRINKAGE.mean + 1.2816 * GENERAL_SHRINKAGE.sd),
+      12,
+    );
     expect([along.least, along.most].map(v => Math.round(100 * v))).toEqual([22, 43]);
     expect(ownShare).toBe(0);
   });

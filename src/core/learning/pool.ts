@@ -26,7 +26,7 @@ export interface Evidence {
 }
 
 /** What is known, before it is asked about any one wool. */
-export interface Known {
+export interface PooledEvidence {
   /** Variance before anything is known, > 0. */
   readonly priorVariance: number;
   readonly shares: LevelShares;
@@ -34,13 +34,13 @@ export interface Known {
 }
 
 /** The wool that is asked about. */
-export interface Asked {
+export interface WoolQuery {
   readonly woolId: string;
   readonly breedId: string;
 }
 
 /** What is expected of the next piece of a wool. */
-export interface Pooled {
+export interface PooledEstimate {
   /** Shift of its mean from what is generally expected. */
   readonly shift: number;
   /** Variance of the next piece about that mean. */
@@ -74,13 +74,17 @@ const groups = <T>(items: readonly T[], keyOf: (item: T) => string): ReadonlyMap
   return found;
 };
 
-const breedKey = (e: Asked): string => (e.breedId === '' ? `wool ${e.woolId}` : e.breedId);
+const breedKey = (e: WoolQuery): string => (e.breedId === '' ? `wool ${e.woolId}` : e.breedId);
 
 /** How far each reading is trusted, 0 to 1, by id; 1 where it is not named. */
 export type Trust = ReadonlyMap<string, number>;
 
 /** Mean and variance of the wool itself, before what a piece adds; messages weighed by how far each is trusted. */
-const ofWool = ({ shares, priorVariance, evidence }: Known, of: Asked, trust: Trust): Message => {
+const ofWool = (
+  { shares, priorVariance, evidence }: PooledEvidence,
+  of: WoolQuery,
+  trust: Trust,
+): Message => {
   const at = (level: keyof LevelShares): number => shares[level] * priorVariance;
   const fromPieces = (items: readonly Evidence[]): Message =>
     sum(
@@ -117,7 +121,7 @@ export const TRUSTED = 0.5;
  * How far each reading is trusted, by how far it lies from what all the others foretell. The oddest is judged first, and
  * no longer speaks against the others.
  */
-export const trustIn = (known: Known): Trust => {
+export const trustIn = (known: PooledEvidence): Trust => {
   const judged = new Map<string, number>();
   const trust = (e: Evidence): number => {
     const others = { ...known, evidence: known.evidence.filter(other => other !== e) };
@@ -139,7 +143,7 @@ export const trustIn = (known: Known): Trust => {
  * @param trust of each reading, as `trustIn` has it
  * @returns with no evidence, no shift and the prior variance
  */
-export const pool = (known: Known, asked: Asked, trust: Trust): Pooled => {
+export const pool = (known: PooledEvidence, asked: WoolQuery, trust: Trust): PooledEstimate => {
   const { lambda, eta } = ofWool(known, asked, trust);
   const piece = known.shares.piece * known.priorVariance;
   return {

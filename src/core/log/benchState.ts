@@ -10,7 +10,7 @@ import {
 } from '../acts/benchFold';
 import { ROLL_DIRECTIONS, type RollDirection } from '../acts/vocabulary';
 import type { LogEntry } from './entry';
-import { standing } from './standing';
+import { entriesInForce } from './entriesInForce';
 
 /** What the log adds up to. Nothing of it is stored. */
 export interface BenchState extends Readonly<Omit<BenchFold, 'wetted' | 'petals' | 'faults' | 'readings'>> {
@@ -33,7 +33,7 @@ export interface BenchState extends Readonly<Omit<BenchFold, 'wetted' | 'petals'
  */
 export const benchState = (log: readonly LogEntry[], wetted: readonly number[] = []): BenchState => {
   const fold = beginFold(wetted);
-  const entries = standing(log);
+  const entries = entriesInForce(log);
   for (const { id, at, act } of entries) foldAct(fold, act, { entryId: id, at });
   const [rolls, throws] = [doneOf(fold, 'roll'), doneOf(fold, 'throw')];
   const last = fold.readings.at(-1);

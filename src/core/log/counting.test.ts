@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countOfMinutes, guessBetween, pacedCount, paceOfTaps } from './counting';
+import { countFromMinutes, guessBetween, pacedCount, paceOfTaps } from './counting';
 import { duration } from '../acts/actWords';
 import { bodyWork } from './rest';
 import type { Act } from '../acts/act';
@@ -12,8 +12,8 @@ describe('a count that was not counted', () => {
   });
 
   it('by minutes goes by the felter’s own pace', () => {
-    expect(countOfMinutes(5, 24)).toEqual({ count: 120, give: 12 });
-    expect(countOfMinutes(1, 0.2).count).toBe(1);
+    expect(countFromMinutes(5, 24)).toEqual({ count: 120, give: 12 });
+    expect(countFromMinutes(1, 0.2).count).toBe(1);
   });
 });
 

@@ -1,11 +1,11 @@
 /** A count as it is logged: a middle, and its deviation where it was not counted. */
-export interface Counted {
+export interface CountEstimate {
   readonly count: number;
   readonly give: number;
 }
 
 /** A count that was lost: anything between two numbers is as likely. Source: deviation of an even law, (b − a)/√12. */
-export const guessBetween = (least: number, most: number): Counted => ({
+export const guessBetween = (least: number, most: number): CountEstimate => ({
   count: Math.round((least + most) / 2),
   give: (most - least) / Math.sqrt(12),
 });
@@ -14,7 +14,7 @@ export const guessBetween = (least: number, most: number): Counted => ({
 const UNEVEN = 0.1;
 
 /** What a hand does in so many minutes at its own pace. */
-export const countOfMinutes = (minutes: number, perMinute: number): Counted => {
+export const countFromMinutes = (minutes: number, perMinute: number): CountEstimate => {
   const count = Math.max(1, Math.round(minutes * perMinute));
   return { count, give: UNEVEN * count };
 };

@@ -2,7 +2,7 @@ import type { BenchState } from './benchState';
 import type { RollDirection } from '../acts/vocabulary';
 
 /** How a felter works. */
-export interface Worked {
+export interface WorkHabits {
   /** Numbers of the faces that are worked, e.g. [1, 2]. */
   readonly faces: readonly number[];
   /** Rolls in a set, as the felter likes them. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Act } from '../acts/act';
 import type { LogEntry } from './entry';
 import { benchLog, weighings } from './logParts';
-import { nextUndo } from './standing';
+import { nextUndo } from './entriesInForce';
 
 const log = (...acts: readonly Act[]): LogEntry[] =>
   acts.map((act, i) => ({ id: `e${i + 1}`, seq: i + 1, at: '2026-03-01T10:00:00.000Z', act }));

@@ -1,6 +1,6 @@
-import { type ActOf, placeOf } from '../acts/act';
+import { type ActOf, actPlace } from '../acts/act';
 import type { LogEntry } from './entry';
-import { standing } from './standing';
+import { entriesInForce } from './entriesInForce';
 
 type EntryOf<K extends 'weigh' | 'lay'> = LogEntry & { readonly act: ActOf<K> };
 export type WeighEntry = EntryOf<'weigh'>;
@@ -11,7 +11,7 @@ const isLaying = (entry: LogEntry): entry is LayEntry => entry.act.kind === 'lay
 
 /** Ids of what stands beside the bench (piles weighed, layers laid), of undos of that, and of undos of those. */
 const besideBench = (log: readonly LogEntry[]): ReadonlySet<string> => {
-  const found = new Set(log.filter(e => placeOf(e.act.kind) === 'beside').map(e => e.id));
+  const found = new Set(log.filter(e => actPlace(e.act.kind) === 'beside').map(e => e.id));
   if (found.size === 0) return found;
   for (const e of log.toSorted((a, b) => a.seq - b.seq))
     if (e.act.kind === 'undo' && found.has(e.act.of)) found.add(e.id);
@@ -27,10 +27,11 @@ export const benchLog = <E extends LogEntry>(log: readonly E[]): readonly E[] =>
 
 /** The weighings that stand, in order. A pile that was weighed again counts as it was weighed last. */
 export const weighings = (log: readonly LogEntry[]): readonly WeighEntry[] => {
-  const all = standing(log).filter(isWeighing);
+  const all = entriesInForce(log).filter(isWeighing);
   const last = new Map(all.map(e => [e.act.pile, e]));
   return all.filter(e => last.get(e.act.pile) === e);
 };
 
 /** The steps of laying that stand, in order. */
-export const layings = (log: readonly LogEntry[]): readonly LayEntry[] => standing(log).filter(isLaying);
+export const layings = (log: readonly LogEntry[]): readonly LayEntry[] =>
+  entriesInForce(log).filter(isLaying);

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { feltedOf } from '../felting/feltedOf';
-import { GENERAL_BELIEF } from '../felting/feltingModel';
+import { feltingRecordOf } from '../felting/feltingRecordOf';
+import { GENERAL_PRIOR } from '../felting/feltingModel';
 import { progressForecast } from '../forecast/progressForecast';
 import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';
 import { benchState } from './benchState';
-import { standsOfAll } from '../forecast/standsOfAll';
+import { gaugeProgressOfAll } from '../forecast/gaugeProgressOfAll';
 import { meanReading, measuredPieces, readingId, unequalIn } from './pair';
 
 const gauge = (id: string): Gauge => ({
@@ -29,24 +29,28 @@ const log = [
 const { now } = benchState(log);
 
 describe('pieces alike, measured side by side', () => {
-  it('each has its own line; of a large batch one stands for all', () => {
+  it('each has its own line; of a large batch one gaugeProgress for all', () => {
     expect([1, 2, 4, 30].map(measuredPieces)).toEqual([1, 2, 4, 1]);
     expect([readingId('A', 1), readingId('A', 2)]).toEqual(['A', 'A/2']);
-    const stands = standsOfAll(progressForecast(GAUGES, benchState(log)).stands, now, 2);
-    expect(stands.map(s => [s.gauge.id, s.nowMm, s.measured])).toEqual([
+    const gaugeProgress = gaugeProgressOfAll(progressForecast(GAUGES, benchState(log)).gaugeProgress, now, 2);
+    expect(gaugeProgress.map(s => [s.gauge.id, s.nowMm, s.measured])).toEqual([
       ['A', 300, true],
       ['A/2', 320, true],
       ['B', 310, true],
       ['B/2', 310, false],
     ]);
-    expect(stands[1]?.gauge.name).toBe('length, piece 2');
+    expect(gaugeProgress[1]?.gauge.name).toBe('length, piece 2');
   });
 
-  it('the piece stands where the mean of them stands, for the bars as for the model', () => {
+  it('the piece gaugeProgress where the mean of them gaugeProgress, for the bars as for the model', () => {
     expect(meanReading(now, 'A')).toBe(310);
     expect(meanReading({}, 'A')).toBeNull();
-    expect(progressForecast(GAUGES, benchState(log)).stands[0]?.nowMm).toBe(310);
-    const { intervals } = feltedOf(log, { gauges: GAUGES, isSolid: false, isFuzzy: false }, GENERAL_BELIEF);
+    expect(progressForecast(GAUGES, benchState(log)).gaugeProgress[0]?.nowMm).toBe(310);
+    const { intervals } = feltingRecordOf(
+      log,
+      { gauges: GAUGES, isSolid: false, isFuzzy: false },
+      GENERAL_PRIOR,
+    );
     expect(intervals[0]?.read).toEqual([Math.log(310 / 400), Math.log(310 / 400)]);
   });
 

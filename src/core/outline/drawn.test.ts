@@ -15,7 +15,7 @@ import {
 } from './edit';
 import { boundsOf, type Polygon, polygonArea } from './polygon';
 import { box, ellipse } from './shapes';
-import { thin } from './thin';
+import { simplify } from './simplify';
 
 const area = (drawn: DrawnOutline): number => polygonArea(curvedOutline(drawn).points);
 const openLength = (drawn: DrawnOutline): number => {
@@ -198,7 +198,7 @@ describe('what an outline may not be', () => {
     const before = performance.now();
     expect(selfCrossing(many)).toBeNull();
     expect(performance.now() - before).toBeLessThan(1500);
-    const thinned = thin(many);
+    const thinned = simplify(many);
     expect(thinned.length).toBeLessThan(2000);
     expect(polygonArea(thinned) / polygonArea(many)).toBeCloseTo(1, 3);
   });

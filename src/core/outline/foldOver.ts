@@ -64,13 +64,13 @@ const stretchOf = (line: readonly Point[], from: number, to: number): Point[] =>
 };
 
 /** A stretch of closed edges, and the mouths that its wool ends at. */
-interface Stretch {
+interface EdgeRun {
   readonly line: Point[];
   readonly mouths: readonly number[];
 }
 
 /** The closed edges between the mouths, each in its part near the mouth before it, the part near the one after, and the rest. */
-const stretches = (points: Polygon, mouths: readonly Mouth[], near: number): Stretch[] => {
+const stretches = (points: Polygon, mouths: readonly Mouth[], near: number): EdgeRun[] => {
   const n = points.length;
   return mouths.flatMap((mouth, m) => {
     const after = (m + 1) % mouths.length;
@@ -95,7 +95,7 @@ const meets = (a: Box, b: Box, by: number): boolean =>
   a.minX - by < b.maxX && b.minX - by < a.maxX && a.minY - by < b.maxY && b.minY - by < a.maxY;
 
 /** Whether a band may reach wool that does not end at its mouth: boxes tell, and are seldom wrong. */
-const mayBite = (bands: Paths, all: readonly Stretch[], width: number): boolean =>
+const mayBite = (bands: Paths, all: readonly EdgeRun[], width: number): boolean =>
   bands.some((band, m) => {
     const box = boundsOf(band);
     return all.some(

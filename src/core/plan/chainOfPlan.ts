@@ -1,4 +1,4 @@
-import { heldValues } from '../chain/giveWay';
+import { heldValues } from '../chain/relax';
 import type { ChainContext, PartialChain } from '../chain/quantities';
 import type { FormKind, FormPlan, Measures } from '../forms/formKind';
 import { hasRoomInside, insideMeasures } from '../forms/insideMeasures';

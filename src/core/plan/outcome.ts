@@ -2,7 +2,7 @@ import type { FormPlan, Gauge } from '../forms/formKind';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import { finishedMm } from '../quantity';
 import { measuredShrinkage } from '../shrinkage/measuredShrinkage';
-import { densityOf } from '../wool/firmnessNow';
+import { densityOf } from '../wool/feltNow';
 
 /** What was measured when the piece was dry. A reading that was not taken is null. */
 export interface DryMeasures {

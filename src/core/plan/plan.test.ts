@@ -104,9 +104,9 @@ describe('a plan that cannot be', () => {
 
   it('is stood in for by its form as it begins, with the measures as they stand', () => {
     expect(makePlan(wide).ok).toBe(false);
-    const stand = standInPlan(wide);
-    expect(stand?.measures['neck']).toBe(400);
-    expect(stand?.form).toEqual(plan(begun).form);
+    const gaugeNow = standInPlan(wide);
+    expect(gaugeNow?.measures['neck']).toBe(400);
+    expect(gaugeNow?.form).toEqual(plan(begun).form);
   });
 
   it('has nothing to stand in for a form that is not known', () => {

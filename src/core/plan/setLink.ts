@@ -1,4 +1,4 @@
-import { giveWay, type Holds } from '../chain/giveWay';
+import { relax, type HeldLinks } from '../chain/relax';
 import type { ChainQuantity } from '../chain/quantities';
 import type { FormKind, Measures } from '../forms/formKind';
 import { formKind } from '../forms/kinds/registry';
@@ -13,7 +13,7 @@ import type { PlanInput } from './planInput';
 /** Just below the largest shrinkage a plan may hold. */
 const LARGEST = MAX_SHRINKAGE - 1e-3;
 
-const add = (holds: Holds, link: ChainQuantity): Holds =>
+const add = (holds: HeldLinks, link: ChainQuantity): HeldLinks =>
   holds.pinned.includes(link) || holds.given.includes(link)
     ? holds
     : { pinned: holds.pinned, given: [...holds.given, link] };
@@ -40,7 +40,7 @@ const write = (
 };
 
 const hold = (kind: FormKind, input: PlanInput, link: ChainQuantity): PlanInput => {
-  const holds = giveWay(add(input, link), link, {
+  const holds = relax(add(input, link), link, {
     values: keptValues(kind, input),
     ctx: chainContext(kind, input),
   });

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { type Act, controlOf } from '../acts/act';
 import type { UsualWork } from '../acts/actSpec';
-import type { Choices } from '../acts/choices';
+import type { ActChoices } from '../acts/choices';
 import type { LogEntry } from '../log/entry';
 import { followed, stepBack } from './following';
 import { type Recipe, SCHOOLS } from './recipe';
-import type { RecipeStep, StepMove, WorkedAs } from '../acts/recipeStep';
+import type { RecipeStep, StepMove, WorkScope } from '../acts/recipeStep';
 
 const AT = '2026-03-01T10:00:00.000Z';
 const logOf = (...acts: readonly Act[]): LogEntry[] =>
@@ -17,9 +17,9 @@ const recipeOf = (...steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
 });
 const USUAL: UsualWork = { setOfRolls: 30, cushion: 'bubble', pressure: 'arms' };
 /** An act that a step still asks for. */
-const asks = (kind: string, choices: Choices): StepMove => ({ does: 'act', kind, choices });
-const FLAT: WorkedAs = { faces: [1, 2], hasDirections: true, wetted: [] };
-const BALL: WorkedAs = { faces: [1], hasDirections: false, wetted: [] };
+const asks = (kind: string, choices: ActChoices): StepMove => ({ does: 'act', kind, choices });
+const FLAT: WorkScope = { faces: [1, 2], hasDirections: true, wetted: [] };
+const BALL: WorkScope = { faces: [1], hasDirections: false, wetted: [] };
 const roll = (face: number, directionDeg: 0 | 45 | 90, rolls: number): Act => ({
   kind: 'roll',
   face,

@@ -1,7 +1,7 @@
 import { type Act, tallyOf } from '../acts/act';
-import type { RecipeStep, StepMove, WorkedAs } from '../acts/recipeStep';
+import type { RecipeStep, StepMove, WorkScope } from '../acts/recipeStep';
 import type { LogEntry } from '../log/entry';
-import { standing } from '../log/standing';
+import { entriesInForce } from '../log/entriesInForce';
 import type { Recipe } from './recipe';
 import { actOfStep, RECIPE_STEPS } from './recipeSteps';
 
@@ -28,7 +28,7 @@ const counted = (tally: Tally, act: Act): Tally => {
 };
 
 /** What is left of a step after what was done since it began. Nothing left is done; a tick is only the felter's to give. */
-const leftOf = (step: RecipeStep, tally: Tally, as: WorkedAs): readonly StepMove[] => {
+const leftOf = (step: RecipeStep, tally: Tally, as: WorkScope): readonly StepMove[] => {
   const asked = RECIPE_STEPS.get(step.act);
   const kind = actOfStep(step.act) ?? '';
   return asked ? asked.left(step, key => tally.get(`${kind}/${key}`) ?? 0, as) : [{ does: 'tick' }];
@@ -79,7 +79,7 @@ const ticked = (recipe: Recipe, fold: Fold, entry: LogEntry & { act: { kind: 'st
  * or when the felter ticked it off or left it out. What it does not ask for is passed over: one is free to depart from it.
  * Undone entries do not count. Linear in the log for a given recipe.
  */
-export const followed = (recipe: Recipe, log: readonly LogEntry[], as: WorkedAs): Following => {
+export const followed = (recipe: Recipe, log: readonly LogEntry[], as: WorkScope): Following => {
   const wetted = as.wetted.reduce<Tally>(
     (tally, face) => counted(tally, { kind: 'wet', face, water: 'hot' }),
     NOTHING,
@@ -92,7 +92,7 @@ export const followed = (recipe: Recipe, log: readonly LogEntry[], as: WorkedAs)
     }
   };
   settleWhatIsDone();
-  for (const entry of standing(log)) {
+  for (const entry of entriesInForce(log)) {
     const { act } = entry;
     if (act.kind === 'step') fold = ticked(recipe, fold, { ...entry, act });
     else fold = { ...fold, tally: counted(fold.tally, act) };

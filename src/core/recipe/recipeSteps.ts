@@ -1,15 +1,15 @@
-import { ASKED_STEPS } from '../acts/act';
-import type { Asked } from '../acts/actSpec';
+import { ACT_STEPS } from '../acts/act';
+import type { StepRest } from '../acts/actSpec';
 import { forMinutes } from '../acts/actWords';
 import type { RecipeStep } from '../acts/recipeStep';
 
 /** A step that only the felter can say is done: nothing in the log settles it. */
-const tick = (of: Omit<Asked, 'left'>): Asked => ({ ...of, left: () => [{ does: 'tick' }] });
+const tick = (of: Omit<StepRest, 'left'>): StepRest => ({ ...of, left: () => [{ does: 'tick' }] });
 
 const inWater = ({ water }: RecipeStep): string => (water ? ` in ${water} water` : '');
 
 /** Steps that no act answers to yet. */
-const TICKS: Readonly<Record<string, Asked>> = {
+const TICKS: Readonly<Record<string, StepRest>> = {
   edges: tick({
     name: 'rub the cut edges',
     takes: [],
@@ -42,14 +42,13 @@ const TICKS: Readonly<Record<string, Asked>> = {
 export const AFTER_FELTING: ReadonlySet<string> = new Set(['rinse', 'soak', 'shape', 'dry']);
 
 /** Every step a recipe may have, by its name: what acts answer to, in the order of the register, and what is ticked off. */
-export const RECIPE_STEPS: ReadonlyMap<string, Asked> = new Map([
-  ...ASKED_STEPS.map(s => [s.step, s] as const),
+export const RECIPE_STEPS: ReadonlyMap<string, StepRest> = new Map([
+  ...ACT_STEPS.map(s => [s.step, s] as const),
   ...Object.entries(TICKS),
 ]);
 
 /** The kind of act that answers to a step; null for one that is ticked off. */
-export const actOfStep = (step: string): string | null =>
-  ASKED_STEPS.find(s => s.step === step)?.kind ?? null;
+export const actOfStep = (step: string): string | null => ACT_STEPS.find(s => s.step === step)?.kind ?? null;
 
 /** A step of a recipe in words. */
 export const recipeStepWords = (step: RecipeStep, faces: number): string =>

@@ -1,5 +1,5 @@
 import type { WeighPlan } from './weigh';
-import { type LaidOf, pileList } from './pileList';
+import { type PieceWools, pileList } from './pileList';
 import type { Weighing } from './weighState';
 
 /**
@@ -8,7 +8,7 @@ import type { Weighing } from './weighState';
  */
 export const laidGrams = (
   weigh: WeighPlan,
-  of: LaidOf & { readonly weighings: readonly Weighing[]; readonly pieces: number },
+  of: PieceWools & { readonly weighings: readonly Weighing[]; readonly pieces: number },
 ): number => {
   const piles = pileList(weigh, of);
   const last = new Map(of.weighings.map(w => [w.pile, w.grams]));

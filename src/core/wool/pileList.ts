@@ -34,7 +34,7 @@ export interface ScalePile {
 }
 
 /** What a piece is laid of. */
-export interface LaidOf {
+export interface PieceWools {
   readonly colours: LayColours;
   /** The piece's own wool, for layers that are not named. */
   readonly woolId: string | null;
@@ -65,7 +65,7 @@ const decorationPiles = (piece: number, decorations: readonly Decoration[]): rea
  * Every pile of a plan in the order it is weighed: piece by piece, face by face, layer by layer, wool by wool; what is laid
  * beside the layers comes last. Each layer's piles sum to it exactly.
  */
-export const pileList = (weigh: WeighPlan, of: LaidOf): readonly ScalePile[] => {
+export const pileList = (weigh: WeighPlan, of: PieceWools): readonly ScalePile[] => {
   const each = weigh.faces.reduce((sum, face) => sum + face.layers.length, 0);
   const isListed = weigh.times <= MOST_LISTED.pieces && weigh.times * each <= MOST_LISTED.piles;
   const pieces = isListed ? weigh.times : 1;
@@ -113,7 +113,7 @@ export const pilesOfStep = (step: LayStep, piles: readonly ScalePile[]): readonl
  */
 export const woolNeeds = (
   weigh: WeighPlan,
-  of: LaidOf,
+  of: PieceWools,
 ): ReadonlyArray<{ readonly woolId: string | null; readonly grams: number }> => {
   const piles = pileList({ ...weigh, times: 1 }, of);
   const laid = piles.filter(p => p.decoration === undefined).reduce((sum, p) => sum + p.grams, 0);

@@ -1,5 +1,5 @@
 /** Wool taken off the shelf for a piece. */
-export interface Taking {
+export interface ShelfTaking {
   readonly woolId: string | null;
   readonly grams: number;
   /** When, ms since 1970. */
@@ -12,7 +12,7 @@ export interface Taking {
  */
 export const gramsLeft = (
   wool: { readonly id: string; readonly gramsCounted: number | null; readonly countedMs: number },
-  takings: readonly Taking[],
+  takings: readonly ShelfTaking[],
 ): number | null => {
   const { gramsCounted, countedMs } = wool;
   if (gramsCounted === null) return null;

@@ -1,4 +1,4 @@
-import { densityOf } from './firmnessNow';
+import { densityOf } from './feltNow';
 import { areaKept } from '../shrinkage/areaKept';
 import { finishedMm, laidMm, shrinkage } from '../quantity';
 import { measuredShrinkage } from '../shrinkage/measuredShrinkage';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../evenness/random';
-import { costOf, enough, substituteFor, sufficientShare } from './enough';
+import { woolCost, woolSupply, substituteFor, sufficientShare } from './woolSupply';
 import { pileList, partsOf, pilesOfStep, woolNeeds } from './pileList';
 import { isStill, scaleLine } from './scaleLine';
 import { gramsLeft } from './shelfLedger';
@@ -203,19 +203,22 @@ describe('enough', () => {
   const needs = [{ woolId: 'kelp', grams: 60 }];
 
   it('is what must still be weighed against what is left', () => {
-    expect(enough(needs, [], () => 45)[0]).toMatchObject({ open: 60, left: 45, short: 15 });
+    expect(woolSupply(needs, [], () => 45)[0]).toMatchObject({ open: 60, left: 45, short: 15 });
     // Twenty were weighed, and are gone from the shelf.
-    expect(enough(needs, [{ woolId: 'kelp', grams: 20 }], () => 25)[0]).toMatchObject({
+    expect(woolSupply(needs, [{ woolId: 'kelp', grams: 20 }], () => 25)[0]).toMatchObject({
       open: 40,
       short: 15,
     });
-    expect(enough(needs, [{ woolId: 'fog', grams: 20 }], () => 60)[0]?.short).toBe(0);
+    expect(woolSupply(needs, [{ woolId: 'fog', grams: 20 }], () => 60)[0]?.short).toBe(0);
   });
 
   it('is not doubted where nobody counted, nor for less than a scale sees', () => {
-    expect(enough(needs, [], () => null)[0]?.short).toBe(0);
-    expect(enough(needs, [], () => 59.97)[0]?.short).toBe(0);
-    expect(enough(needs, [{ woolId: 'kelp', grams: 90 }], () => 0)[0]).toMatchObject({ open: 0, short: 0 });
+    expect(woolSupply(needs, [], () => null)[0]?.short).toBe(0);
+    expect(woolSupply(needs, [], () => 59.97)[0]?.short).toBe(0);
+    expect(woolSupply(needs, [{ woolId: 'kelp', grams: 90 }], () => 0)[0]).toMatchObject({
+      open: 0,
+      short: 0,
+    });
   });
 });
 
@@ -261,14 +264,14 @@ describe('where a wool runs out', () => {
   });
 
   it('a piece keeps the share of what there is', () => {
-    const [row] = enough([{ woolId: 'kelp', grams: 60 }], [], () => 45);
+    const [row] = woolSupply([{ woolId: 'kelp', grams: 60 }], [], () => 45);
     expect(row && sufficientShare(row)).toBeCloseTo(0.75, 12);
     expect(sufficientShare({ woolId: null, grams: 5, open: 5, left: null, short: 0 })).toBe(1);
   });
 
   it('what it costs is said to be of those with a price only', () => {
     expect(
-      costOf([
+      woolCost([
         { grams: 150, per100g: 8 },
         { grams: 50, per100g: null },
       ]),
@@ -277,7 +280,7 @@ describe('where a wool runs out', () => {
       isWhole: false,
     });
     expect(
-      costOf([
+      woolCost([
         { grams: 150, per100g: 8 },
         { grams: 50, per100g: undefined },
       ]).isWhole,

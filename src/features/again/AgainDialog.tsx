@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { lengthOfShare, scaleRecipe, type ScaledRecipe, type ShareOf } from '../../core/plan/scaleRecipe';
+import { lengthOfShare, rescalePlan, type RescaledPlan, type ShareOf } from '../../core/plan/rescalePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import { showFigure, showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import type { Piece } from '../../records/piece';
@@ -28,7 +28,7 @@ interface Wanted {
 }
 
 /** What it was, and what it will be. */
-const BeforeAfter = ({ recipe, units }: { readonly recipe: ScaledRecipe; readonly units: UnitSystem }) => {
+const BeforeAfter = ({ recipe, units }: { readonly recipe: RescaledPlan; readonly units: UnitSystem }) => {
   const { before, after } = recipe;
   const lines = [
     [`finished ${before.kind.size.name}`, 'size', 'length'],
@@ -121,7 +121,7 @@ export const AgainDialog = (props: {
     woolId: piece.woolId,
   });
   const set = (change: Partial<Wanted>): void => setWanted(w => ({ ...w, ...change }));
-  const recipe = scaleRecipe(piece.plan, {
+  const recipe = rescalePlan(piece.plan, {
     lengthShare: lengthOfShare(wanted.share, wanted.of),
     shrinkage: wanted.shrinkage,
   });

@@ -1,21 +1,21 @@
 import { type Act, actWords, cautionOf } from '../../core/acts/act';
-import type { Spoken } from '../../core/acts/actSpec';
+import type { PieceWording } from '../../core/acts/actSpec';
 import { usualCushion } from '../../core/log/cushioning';
 import { meanProgress } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import type { Bench } from '../../session/useBench';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
-import { adviceWords } from './benchWords';
+import { proposalWords } from './benchWords';
 import { greatWords, isTap, opensPanel } from './chosenAct';
 import { ActControls, KindChoice } from './Controls';
 import { countedNoun } from './pacing';
-import type { Acting } from './useActing';
-import type { Standing } from './useStanding';
+import type { ActSelection } from './useActSelection';
+import type { BenchStatus } from './useBenchStatus';
 
 /** Undo is as large as the thing it undoes. */
-const UndoButtons = ({ bench, spoken }: { readonly bench: Bench; readonly spoken: Spoken }) => (
+const UndoButtons = ({ bench, wording }: { readonly bench: Bench; readonly wording: PieceWording }) => (
   <>
     <Button
       size="wet"
@@ -26,7 +26,7 @@ const UndoButtons = ({ bench, spoken }: { readonly bench: Bench; readonly spoken
     >
       Undo
       <span className="text-base font-normal text-chalk">
-        {bench.undoes ? actWords(bench.undoes.act, spoken) : 'nothing to undo'}
+        {bench.undoes ? actWords(bench.undoes.act, wording) : 'nothing to undo'}
       </span>
     </Button>
     {bench.redo && (
@@ -38,10 +38,16 @@ const UndoButtons = ({ bench, spoken }: { readonly bench: Bench; readonly spoken
 );
 
 /** What a tap on the great button says is done. */
-const doneWords = (act: Act, { advice, spoken }: Standing): string =>
-  act.kind === 'step' ? adviceWords(advice, spoken) : actWords(act, spoken);
+const doneWords = (act: Act, { proposed, wording }: BenchStatus): string =>
+  act.kind === 'step' ? proposalWords(proposed, wording) : actWords(act, wording);
 
-const GreatButton = ({ acting, standing }: { readonly acting: Acting; readonly standing: Standing }) => (
+const GreatButton = ({
+  acting,
+  standing,
+}: {
+  readonly acting: ActSelection;
+  readonly standing: BenchStatus;
+}) => (
   <Button
     size="wet"
     look="main"
@@ -75,15 +81,15 @@ const OPENERS = [
 /** What is done: the great button, undo beside it, and how the act is done. */
 export const Acts = ({
   acting,
-  stage,
+  context,
   plan,
   standing,
   bench,
 }: {
-  readonly acting: Acting;
-  readonly stage: PieceStage;
+  readonly acting: ActSelection;
+  readonly context: PieceContext;
   readonly plan: Plan;
-  readonly standing: Standing;
+  readonly standing: BenchStatus;
   readonly bench: Bench;
 }) => {
   const changeSettings = useChangeSettings();
@@ -97,7 +103,7 @@ export const Acts = ({
           faces={standing.faces}
           alongOnTable={plan.form.alongOnTable}
           hasDirections={!plan.form.solid}
-          settings={stage.settings}
+          settings={context.settings}
           usual={usualCushion(meanProgress(standing.forecast))}
           onChoose={acting.choose}
           onSettings={changeSettings}
@@ -105,7 +111,7 @@ export const Acts = ({
       )}
       <div className="order-first flex gap-2 sm:order-none">
         <GreatButton acting={acting} standing={standing} />
-        <UndoButtons bench={bench} spoken={standing.spoken} />
+        <UndoButtons bench={bench} wording={standing.wording} />
       </div>
       <KindChoice
         kind={acting.kind}

@@ -1,9 +1,9 @@
 import { lookFor } from '../../core/advice/lookFor';
 import { meanProgress, nowShare } from '../../core/forecast/progressNow';
-import { standsOfAll } from '../../core/forecast/standsOfAll';
-import { arealNow } from '../../core/wool/firmnessNow';
+import { gaugeProgressOfAll } from '../../core/forecast/gaugeProgressOfAll';
+import { arealNow } from '../../core/wool/feltNow';
 import type { Plan } from '../../core/plan/makePlan';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useChangeSettings } from '../../session/useChanges';
 import { CountPanel } from './CountPanel';
 import { Curve } from './Curve';
@@ -13,13 +13,13 @@ import { PanelFrame } from './PanelFrame';
 import { PinchPanel } from './PinchPanel';
 import { RecipePanel } from './RecipePanel';
 import { TestsPanel } from './TestsPanel';
-import type { Acting } from './useActing';
-import type { Standing } from './useStanding';
+import type { ActSelection } from './useActSelection';
+import type { BenchStatus } from './useBenchStatus';
 import { useOwnFirmness } from './useOwnFirmness';
 import { WrongPanel } from './WrongPanel';
 
 /** g/m² of the felt as it measures now; null before both ways were measured. */
-const arealNowOf = (plan: Plan, standing: Standing, keptShare: number): number | null => {
+const arealNowOf = (plan: Plan, standing: BenchStatus, keptShare: number): number | null => {
   const now = nowShare(standing.forecast);
   const laid = plan.values.arealLaid;
   return now && laid ? arealNow(laid, keptShare, now) : null;
@@ -27,15 +27,15 @@ const arealNowOf = (plan: Plan, standing: Standing, keptShare: number): number |
 
 /** The panel that lies over the bench, if one does. */
 export const BenchPanel = (props: {
-  readonly acting: Acting;
-  readonly stage: PieceStage;
+  readonly acting: ActSelection;
+  readonly context: PieceContext;
   readonly plan: Plan;
-  readonly standing: Standing;
+  readonly standing: BenchStatus;
 }) => {
-  const { acting, stage, plan, standing } = props;
+  const { acting, context, plan, standing } = props;
   const changeSettings = useChangeSettings();
-  const ownFirmness = useOwnFirmness(stage.piece);
-  const { units } = stage.settings;
+  const ownFirmness = useOwnFirmness(context.piece);
+  const { units } = context.settings;
   const counted = [acting.act, acting.rollAct].find(act => act?.kind === 'roll' || act?.kind === 'rub');
   const close = (): void => acting.setPanel(null);
   switch (acting.panel) {
@@ -43,10 +43,14 @@ export const BenchPanel = (props: {
       return (
         <MeasurePanel
           form={plan.form}
-          pieceId={stage.piece.id}
-          stands={standsOfAll(standing.forecast.stands, standing.state.now, stage.piece.plan.pieces)}
+          pieceId={context.piece.id}
+          gaugeProgress={gaugeProgressOfAll(
+            standing.forecast.gaugeProgress,
+            standing.state.now,
+            context.piece.plan.pieces,
+          )}
           units={units}
-          logged={stage.entries.length}
+          logged={context.entries.length}
           onDone={readings => acting.log({ kind: 'measure', readings })}
           onCancel={close}
         />
@@ -67,7 +71,7 @@ export const BenchPanel = (props: {
         <TestsPanel
           form={plan.form}
           units={units}
-          arealNow={arealNowOf(plan, standing, stage.piece.plan.keptShare)}
+          arealNow={arealNowOf(plan, standing, context.piece.plan.keptShare)}
           ownFirmness={ownFirmness}
           grades={standing.state.tests}
           onLog={acting.log}
@@ -79,7 +83,7 @@ export const BenchPanel = (props: {
       return (
         <WrongPanel
           form={plan.form}
-          pieces={stage.piece.plan.pieces}
+          pieces={context.piece.plan.pieces}
           seen={acting.seen}
           state={standing.state}
           faces={standing.faces}
@@ -91,8 +95,8 @@ export const BenchPanel = (props: {
       return counted ? (
         <CountPanel
           act={counted}
-          pieceId={stage.piece.id}
-          settings={stage.settings}
+          pieceId={context.piece.id}
+          settings={context.settings}
           onSettings={changeSettings}
           onLog={acting.log}
           onCancel={close}
@@ -101,11 +105,11 @@ export const BenchPanel = (props: {
     case 'curve':
       return (
         <PanelFrame title="How it shrinks under work" label="Curve" onCancel={close}>
-          <Curve stage={stage} plan={plan} />
+          <Curve context={context} plan={plan} />
         </PanelFrame>
       );
     case 'recipe':
-      return <RecipePanel stage={stage} faces={standing.faces.length} onCancel={close} />;
+      return <RecipePanel context={context} faces={standing.faces.length} onCancel={close} />;
     case null:
       return null;
   }

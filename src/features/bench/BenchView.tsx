@@ -1,18 +1,18 @@
 import type { MouseEvent } from 'react';
-import type { Advice } from '../../core/advice/advice';
+import type { ProposedAct } from '../../core/advice/proposedAct';
 import { unequalIn } from '../../core/log/pair';
 import { nowShare } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
-import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { useBench } from '../../session/useBench';
 import { useWakeLock } from '../../session/useWakeLock';
 import { Button } from '../../ui/Button';
 import { Acts } from './Acts';
-import { Ahead } from './Ahead';
+import { RollsToGo } from './RollsToGo';
 import { BenchPanel } from './BenchPanel';
 import { BenchWhy } from './BenchWhy';
 import { BrokenOff } from './BrokenOff';
-import { adviceReason, adviceWords } from './benchWords';
+import { proposalReason, proposalWords } from './benchWords';
 import { LayPanel, LayTable } from './LayPanel';
 import { LogList } from './LogList';
 import { Gates } from './Gates';
@@ -21,39 +21,45 @@ import { OthersOnBench } from './OthersOnBench';
 import { RecipeStrip } from './RecipeStrip';
 import { RestLine } from './RestLine';
 import { Rose } from './Rose';
-import { Stands } from './Stands';
-import { type Acting, useActing, useBenchKeys } from './useActing';
-import { type Standing, useStanding } from './useStanding';
+import { GaugeStatus } from './GaugeStatus';
+import { type ActSelection, useActSelection, useBenchKeys } from './useActSelection';
+import { type BenchStatus, useBenchStatus } from './useBenchStatus';
 import { useLayKeys, useLaying } from './useLaying';
 import { useSteadyTap } from './useSteadyTap';
 
 /** What would be advised without the recipe, where that is something else. */
-const aloneWords = ({ advice, spoken }: Standing): string => {
-  const alone = advice.alone && adviceWords(advice.alone, spoken);
-  return alone && alone !== adviceWords(advice, spoken) ? ` Without it: ${alone}.` : '';
+const aloneWords = ({ proposed, wording }: BenchStatus): string => {
+  const alone = proposed.alone && proposalWords(proposed.alone, wording);
+  return alone && alone !== proposalWords(proposed, wording) ? ` Without it: ${alone}.` : '';
 };
 
-const AdviceLine = ({ standing, stage }: { readonly standing: Standing; readonly stage: PieceStage }) => (
+const AdviceLine = ({
+  standing,
+  context,
+}: {
+  readonly standing: BenchStatus;
+  readonly context: PieceContext;
+}) => (
   <div className="order-1 flex flex-wrap items-center gap-x-2 border-b-2 border-ink sm:flex-nowrap">
     <section aria-label="Next" aria-live="polite" className="min-w-0 flex-1 pb-2">
       <p className="text-[15px] text-chalk">Next</p>
       <p className="text-4xl leading-tight font-semibold sm:text-5xl">
-        {standing.isReckoning ? 'Reckoning …' : adviceWords(standing.advice, standing.spoken)}
+        {standing.isComputing ? 'Reckoning …' : proposalWords(standing.proposed, standing.wording)}
       </p>
       <p className="min-h-12 text-lg leading-snug">
-        {standing.isReckoning
+        {standing.isComputing
           ? 'From all that was measured and done.'
-          : adviceReason(standing.advice, stage.settings.units, id => reckonedMm(standing, id))}
-        {!standing.isReckoning && aloneWords(standing)}
+          : proposalReason(standing.proposed, context.settings.units, id => computedMm(standing, id))}
+        {!standing.isComputing && aloneWords(standing)}
       </p>
     </section>
     <BenchWhy
-      advice={standing.advice}
+      proposed={standing.proposed}
       forecast={standing.forecast}
-      modelled={standing.modelled}
+      model={standing.model}
       state={standing.state}
       faces={standing.faces.length}
-      units={stage.settings.units}
+      units={context.settings.units}
     />
   </div>
 );
@@ -68,16 +74,16 @@ const NoForecast = (props: { readonly text: string; readonly again: () => void }
   </div>
 );
 
-const nextPetal = (acting: Acting, advice: Advice) =>
-  acting.act?.kind === 'roll' ? acting.act : advice.act === 'roll' ? advice : null;
+const nextPetal = (acting: ActSelection, proposed: ProposedAct) =>
+  acting.act?.kind === 'roll' ? acting.act : proposed.act === 'roll' ? proposed : null;
 
 /** Where the felting model has a line now, mm; before the first measuring it does not say. */
-const reckonedMm = ({ modelled, forecast }: Standing, gaugeId: string): number | null => {
-  const at = forecast.stands.findIndex(s => s.gauge.id === gaugeId);
-  const share = modelled?.advised.now[at]?.median;
-  return share === undefined || modelled?.advised.measurings === 0
+const computedMm = ({ model, forecast }: BenchStatus, gaugeId: string): number | null => {
+  const at = forecast.gaugeProgress.findIndex(s => s.gauge.id === gaugeId);
+  const share = model?.pieceForecast.now[at]?.median;
+  return share === undefined || model?.pieceForecast.measurings === 0
     ? null
-    : share * (forecast.stands[at]?.gauge.laidMm ?? 0);
+    : share * (forecast.gaugeProgress[at]?.gauge.laidMm ?? 0);
 };
 
 /** After a tap the focus is let go of, so that the next pedal press logs a set and does not press the tapped button again. */
@@ -94,11 +100,11 @@ const FRAME = `${COLUMNS} lg:content-stretch lg:overflow-hidden`;
 /** With a panel open the whole bench scrolls as one. */
 const PANEL_FRAME = COLUMNS;
 
-const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
-  const standing = useStanding(stage, plan);
-  const bench = useBench(stage.piece.id, stage.entries);
-  const acting = useActing(stage, standing, bench);
-  const laying = useLaying(stage, plan, bench);
+const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
+  const standing = useBenchStatus(context, plan);
+  const bench = useBench(context.piece.id, context.entries);
+  const acting = useActSelection(context, standing, bench);
+  const laying = useLaying(context, plan, bench);
   useBenchKeys(acting, { bench, faces: standing.faces, isHeld: laying.isNow });
   useLayKeys(laying);
   useWakeLock();
@@ -110,20 +116,24 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
   const { state } = standing;
   const throws = state.throws > 0 ? ` · ${state.throws} throws` : '';
   const log = (
-    <LogList entries={stage.entries} spoken={standing.spoken} onTakeBack={id => void bench.takeBack(id)} />
+    <LogList
+      entries={context.entries}
+      wording={standing.wording}
+      onTakeBack={id => void bench.takeBack(id)}
+    />
   );
   if (laying.isNow)
     return (
       <div className={FRAME} onClickCapture={onClickCapture}>
-        <LayPanel laying={laying} stage={stage} />
-        <LayTable laying={laying} stage={stage} plan={plan} />
+        <LayPanel laying={laying} context={context} />
+        <LayTable laying={laying} context={context} plan={plan} />
       </div>
     );
   if (acting.panel)
     return (
       <div key="panel" className={PANEL_FRAME} onClickCapture={onClickCapture}>
         <div className="flex min-w-0 flex-col">
-          <BenchPanel acting={acting} stage={stage} plan={plan} standing={standing} />
+          <BenchPanel acting={acting} context={context} plan={plan} standing={standing} />
         </div>
         {log}
       </div>
@@ -139,10 +149,10 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
             </Button>
           </div>
         )}
-        <BrokenOff pieceId={stage.piece.id} spoken={standing.spoken} onLog={acting.log} />
-        <RecipeStrip recipe={stage.piece.recipe} standing={standing} bench={bench} />
+        <BrokenOff pieceId={context.piece.id} wording={standing.wording} onLog={acting.log} />
+        <RecipeStrip recipe={context.piece.recipe} standing={standing} bench={bench} />
         <OpenFaults state={state} onLog={acting.log} />
-        <AdviceLine standing={standing} stage={stage} />
+        <AdviceLine standing={standing} context={context} />
         {standing.failure && <NoForecast {...standing.failure} />}
         <Gates standing={standing} plan={plan} onLog={acting.log} />
         <div className="order-3 grid flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2 lg:min-h-0">
@@ -152,7 +162,7 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
                 form={plan.form}
                 state={state}
                 faces={standing.faces}
-                next={nextPetal(acting, standing.advice)}
+                next={nextPetal(acting, standing.proposed)}
                 now={nowShare(standing.forecast)}
               />
             </div>
@@ -162,26 +172,26 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
           </figure>
           <div className="flex flex-col gap-3">
             {/* Its room is kept while it is reckoned: nothing moves under a hand. */}
-            <div className="min-h-28">{standing.modelled && <Ahead modelled={standing.modelled} />}</div>
-            <Stands
+            <div className="min-h-28">{standing.model && <RollsToGo model={standing.model} />}</div>
+            <GaugeStatus
               forecast={standing.forecast}
-              units={stage.settings.units}
-              modelled={standing.modelled}
+              units={context.settings.units}
+              model={standing.model}
               unequal={unequalIn(
                 plan.form.gauges.map(g => g.id),
                 state.now,
-                stage.piece.plan.pieces,
+                context.piece.plan.pieces,
               )}
             />
           </div>
         </div>
       </div>
       <div className="contents flex-col gap-4 lg:flex lg:overflow-y-auto">
-        <Acts acting={acting} stage={stage} plan={plan} standing={standing} bench={bench} />
-        <OthersOnBench piece={stage.piece} />
+        <Acts acting={acting} context={context} plan={plan} standing={standing} bench={bench} />
+        <OthersOnBench piece={context.piece} />
         <div className="order-3">
           <RestLine
-            settings={stage.settings}
+            settings={context.settings}
             lastMs={state.lastAt === null ? null : Date.parse(state.lastAt)}
           />
         </div>
@@ -193,9 +203,9 @@ const BenchOf = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: P
 
 /** The bench: one thing at a time, for wet hands. */
 export const BenchView = () => {
-  const stage = usePieceStage();
-  return stage.plan.ok ? (
-    <BenchOf stage={stage} plan={stage.plan.value} />
+  const context = usePieceContext();
+  return context.plan.ok ? (
+    <BenchOf context={context} plan={context.plan.value} />
   ) : (
     <p className="p-4">The plan has to be mended first.</p>
   );

@@ -1,16 +1,16 @@
 import { useState } from 'react';
-import type { Advice, Reason } from '../../core/advice/advice';
+import type { ProposedAct, Reason } from '../../core/advice/proposedAct';
 import { PRACTICE } from '../../core/acts/practice';
-import type { Modelled } from '../../core/advice/modelAct';
+import type { ModelAnswer } from '../../core/advice/modelAct';
 import type { BenchState } from '../../core/log/benchState';
-import type { Forecast, GaugeStand } from '../../core/forecast/forecast';
+import type { Forecast, GaugeProgress } from '../../core/forecast/forecast';
 import { LOPSIDED_PROGRESS, SIZE_TOLERANCE } from '../../core/tolerances';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { ModelWhy } from './ModelWhy';
 import { DIRECTION } from '../../core/acts/actWords';
-import { adviceReason } from './benchWords';
+import { proposalReason } from './benchWords';
 
 const skin = `Each face is rubbed ${PRACTICE.rubs} times before its skin is tested; it may be rolled when the skin lifts as one.`;
 const measuring = `It is measured every ${PRACTICE.measureEvery.far} rolls; every ${PRACTICE.measureEvery.near} near the end, or when it is lopsided.`;
@@ -44,16 +44,16 @@ const RULES: Readonly<Record<Reason, string>> = {
 };
 
 /** How far one line has come, reckoned out. */
-const Reckoned = ({ stand, units }: { readonly stand: GaugeStand; readonly units: UnitSystem }) => {
+const Reckoned = ({ gaugeNow, units }: { readonly gaugeNow: GaugeProgress; readonly units: UnitSystem }) => {
   const show = (mm: number): string => showQuantity(mm, 'length', units);
-  const laid = show(stand.gauge.laidMm);
+  const laid = show(gaugeNow.gauge.laidMm);
   return (
     <li>
       <span className="font-semibold">
-        {stand.gauge.id}, {stand.gauge.name}: {showShare(stand.progress)}
+        {gaugeNow.gauge.id}, {gaugeNow.gauge.name}: {showShare(gaugeNow.progress)}
       </span>{' '}
-      {stand.measured
-        ? `= ln(laid ${laid} ÷ now ${show(stand.nowMm)}) ÷ ln(laid ${laid} ÷ wanted ${show(stand.gauge.wantedMm)})`
+      {gaugeNow.measured
+        ? `= ln(laid ${laid} ÷ now ${show(gaugeNow.nowMm)}) ÷ ln(laid ${laid} ÷ wanted ${show(gaugeNow.gauge.wantedMm)})`
         : `: not measured yet, so it stands as laid, ${laid}`}
     </li>
   );
@@ -61,15 +61,15 @@ const Reckoned = ({ stand, units }: { readonly stand: GaugeStand; readonly units
 
 /** Why the bench says what it says: the rule, how far each line has come, and how the work was counted. */
 export const BenchWhy = (props: {
-  readonly advice: Advice;
+  readonly proposed: ProposedAct;
   readonly forecast: Forecast;
-  readonly modelled: Modelled | null;
+  readonly model: ModelAnswer | null;
   readonly state: BenchState;
   readonly faces: number;
   readonly units: UnitSystem;
 }) => {
   const [open, setOpen] = useState(false);
-  const { advice, forecast, state, units } = props;
+  const { proposed, forecast, state, units } = props;
   return (
     <>
       <Button size="wet" look="bare" onClick={() => setOpen(true)}>
@@ -77,20 +77,18 @@ export const BenchWhy = (props: {
       </Button>
       <Dialog open={open} onOpenChange={setOpen} title="Why this is next" wet>
         <div className="flex flex-col gap-4 text-lg">
-          <p>{adviceReason(advice, units)}</p>
-          <p>{RULES[advice.reason]} These counts are common practice, with no published source.</p>
+          <p>{proposalReason(proposed, units)}</p>
+          <p>{RULES[proposed.reason]} These counts are common practice, with no published source.</p>
           <div>
             <h3 className="font-semibold">Share of the way from laid to wanted</h3>
             <ul>
-              {forecast.stands.map(s => (
-                <Reckoned key={s.gauge.id} stand={s} units={units} />
+              {forecast.gaugeProgress.map(s => (
+                <Reckoned key={s.gauge.id} gaugeNow={s} units={units} />
               ))}
             </ul>
             <p className="text-chalk">From the last measuring; what was done since is not guessed at.</p>
           </div>
-          {props.modelled && (
-            <ModelWhy modelled={props.modelled} forecast={forecast} state={state} units={units} />
-          )}
+          {props.model && <ModelWhy model={props.model} forecast={forecast} state={state} units={units} />}
           {state.petals.length > 0 && (
             <div>
               <h3 className="font-semibold">Work, in rolls of snug bubble wrap under the arms’ weight</h3>

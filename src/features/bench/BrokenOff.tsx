@@ -1,12 +1,12 @@
 import { type Act, actWords } from '../../core/acts/act';
-import type { Spoken } from '../../core/acts/actSpec';
+import type { PieceWording } from '../../core/acts/actSpec';
 import { Button } from '../../ui/Button';
 import { actSoFar, countOf, usePacing } from './pacing';
 
 /** What the pacer had counted when the page was left in the middle: to be logged, or dropped. */
 export const BrokenOff = (props: {
   readonly pieceId: string;
-  readonly spoken: Spoken;
+  readonly wording: PieceWording;
   readonly onLog: (act: Act) => void;
 }) => {
   const [pacing, keep] = usePacing(props.pieceId);
@@ -18,7 +18,7 @@ export const BrokenOff = (props: {
       className="order-0 flex flex-wrap items-center gap-2 border-l-4 border-now pl-3"
     >
       <p className="min-w-52 flex-1 text-lg leading-snug">
-        The pacer was broken off at {pacing.count} of {countOf(pacing.act)}: {actWords(act, props.spoken)}.
+        The pacer was broken off at {pacing.count} of {countOf(pacing.act)}: {actWords(act, props.wording)}.
       </p>
       <Button
         size="wet"

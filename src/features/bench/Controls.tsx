@@ -9,7 +9,7 @@ import type { Settings } from '../../records/settings';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { arrowAt } from './benchWords';
-import type { BenchKind, Chosen } from './chosenAct';
+import type { BenchKind, ActOverride } from './chosenAct';
 import { PRESSURE_WORDS } from './rollWords';
 
 const KINDS: ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> = [
@@ -57,7 +57,7 @@ interface ControlsProps {
   readonly settings: Settings;
   /** The cushion that is usual by now. */
   readonly usual: Cushion;
-  readonly onChoose: (chosen: Chosen) => void;
+  readonly onChoose: (chosen: ActOverride) => void;
   readonly onSettings: (change: Partial<Settings>) => void;
 }
 type Taken = NonNullable<ReturnType<typeof controlOf>>['takes'][number];

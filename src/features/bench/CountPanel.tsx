@@ -1,5 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
-import { type Counted, countOfMinutes, guessBetween, pacedCount, paceOfTaps } from '../../core/log/counting';
+import {
+  type CountEstimate,
+  countFromMinutes,
+  guessBetween,
+  pacedCount,
+  paceOfTaps,
+} from '../../core/log/counting';
 import type { Settings } from '../../records/settings';
 import { useShortcuts } from '../../session/shortcuts';
 import { canSpeak, say, tick } from '../../session/sound';
@@ -102,7 +108,7 @@ export const CountPanel = (props: {
   const perMinute = settings.rollsPerMinute;
   const most = countOf(act);
   const noun = countedNoun(act);
-  const log = ({ count, give }: Counted): void => {
+  const log = ({ count, give }: CountEstimate): void => {
     if (count < 1) return props.onCancel();
     props.onLog(withCount(act, count, give > 0 ? give : undefined));
   };
@@ -176,7 +182,7 @@ export const CountPanel = (props: {
           <p className="text-[15px] text-chalk">By the clock, at your own pace</p>
           <div className="grid grid-cols-5 gap-2">
             {MINUTES.map(minutes => (
-              <Button key={minutes} size="wet" onClick={() => log(countOfMinutes(minutes, perMinute))}>
+              <Button key={minutes} size="wet" onClick={() => log(countFromMinutes(minutes, perMinute))}>
                 {minutes} min
               </Button>
             ))}

@@ -1,14 +1,14 @@
 import { lazy, Suspense } from 'react';
-import { believedCurve, curveEnds, meanCurve, readCurves } from '../../core/felting/curve';
-import { formedOf } from '../../core/felting/feltedOf';
+import { priorCurve, curveEnds, meanCurve, readCurves } from '../../core/felting/curve';
+import { formForModel } from '../../core/felting/feltingRecordOf';
 import { planOf } from '../../core/plan/planOf';
 import type { Plan } from '../../core/plan/makePlan';
 import { showShare } from '../../core/units/units';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useLogs } from '../../session/useLogs';
 import { usePieces } from '../../session/useRecords';
 import type { ChartLine } from '../../ui/chart/LineChart';
-import { useBelief } from './useBelief';
+import { usePrior } from './usePrior';
 
 const LineChart = lazy(() => import('../../ui/chart/LineChart'));
 
@@ -20,27 +20,29 @@ const SHORTEST = 600;
 const percent = (share: number): string => showShare(share);
 
 /** The curve of this piece, against what was believed of it and against earlier pieces of its wool. */
-export const Curve = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
-  const { piece, entries } = stage;
-  const { belief } = useBelief(stage);
+export const Curve = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
+  const { piece, entries } = context;
+  const { belief } = usePrior(context);
   const earlier = (usePieces() ?? [])
     .filter(p => p.id !== piece.id && p.woolId !== null && p.woolId === piece.woolId)
     .slice(0, MOST_EARLIER);
   const logs = useLogs(earlier.map(p => p.id));
-  const formed = formedOf(plan.form);
+  const formed = formForModel(plan.form);
   const own = readCurves(entries, formed);
   const { wanted: level, done } = curveEnds(entries, formed);
   const colours = ['now', 'ink', 'chalk'] as const;
   const lines: readonly ChartLine[] = [
     {
       name: 'as believed before',
-      points: believedCurve(belief, Math.max(SHORTEST, done + BEYOND)).map(p => [p.work, p.share] as const),
+      points: priorCurve(belief, Math.max(SHORTEST, done + BEYOND)).map(p => [p.work, p.share] as const),
       colour: 'laid',
       dash: 'dashed',
     },
     ...earlier.flatMap((p): ChartLine[] => {
       const made = planOf(p.plan);
-      const points = made.ok ? meanCurve(readCurves(logs.get(p.id) ?? [], formedOf(made.value.form))) : [];
+      const points = made.ok
+        ? meanCurve(readCurves(logs.get(p.id) ?? [], formForModel(made.value.form)))
+        : [];
       return points.length > 1
         ? [{ name: p.name, points: points.map(c => [c.work, c.share] as const), colour: 'rim', width: 3 }]
         : [];

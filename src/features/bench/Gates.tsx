@@ -1,9 +1,9 @@
-import { firmTestOf } from '../../core/advice/firmness';
+import { firmTestOf } from '../../core/advice/firmTest';
 import { type Gate, gatesAt, resistComesOut } from '../../core/advice/gates';
 import type { Act } from '../../core/acts/act';
 import type { Plan } from '../../core/plan/makePlan';
 import { Button } from '../../ui/Button';
-import type { Standing } from './useStanding';
+import type { BenchStatus } from './useBenchStatus';
 
 const WORDS: Readonly<Record<Gate, string>> = {
   'may-roll': 'The skin holds: it may be rolled.',
@@ -20,7 +20,7 @@ const WORDS: Readonly<Record<Gate, string>> = {
 
 /** What the piece has reached, and the acts that belong to it: cutting it open, taking the resist out. */
 export const Gates = (props: {
-  readonly standing: Standing;
+  readonly standing: BenchStatus;
   readonly plan: Plan;
   readonly onLog: (act: Act) => void;
 }) => {

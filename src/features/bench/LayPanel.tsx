@@ -2,19 +2,19 @@ import type { Plan } from '../../core/plan/makePlan';
 import { wayOnTable } from '../../drawing/orient';
 import { scaleMass } from '../../core/units/scaleMass';
 import { pieceScene } from '../../drawing/scene';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useLayers } from '../../session/useLayers';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { directionWords, layerFill, LayerPattern } from '../../ui/table/LayerPattern';
 import { Table } from '../../ui/table/Table';
 import { UNDYED } from '../../core/wool/undyed';
-import type { Laying } from './useLaying';
+import type { LayingProgress } from './useLaying';
 
 /** What is laid in this step: so many grams of which wool, and which way its fibres lie. */
-const Takes = ({ laying, stage }: { readonly laying: Laying; readonly stage: PieceStage }) => {
+const Takes = ({ laying, context }: { readonly laying: LayingProgress; readonly context: PieceContext }) => {
   const wools = useWools();
-  const look = useLayers(stage);
+  const look = useLayers(context);
   if (laying.takes.length === 0) return null;
   return (
     <p className="mt-1 flex flex-wrap items-center gap-x-4 text-2xl">
@@ -26,7 +26,7 @@ const Takes = ({ laying, stage }: { readonly laying: Laying; readonly stage: Pie
               className="size-6 rounded-full border border-rim"
               style={{ background: wool?.colour ?? UNDYED }}
             />
-            {scaleMass(grams, laying.stepG, stage.settings.units)} {wool?.name ?? 'wool'}
+            {scaleMass(grams, laying.stepG, context.settings.units)} {wool?.name ?? 'wool'}
           </span>
         );
       })}
@@ -38,14 +38,20 @@ const Takes = ({ laying, stage }: { readonly laying: Laying; readonly stage: Pie
 };
 
 /** Laying, one step at a time: what to lay now, as large as any advice, and what comes after it. */
-export const LayPanel = ({ laying, stage }: { readonly laying: Laying; readonly stage: PieceStage }) => (
+export const LayPanel = ({
+  laying,
+  context,
+}: {
+  readonly laying: LayingProgress;
+  readonly context: PieceContext;
+}) => (
   <section aria-label="Laying" className="flex min-h-0 flex-col gap-5 lg:h-full">
     <div aria-live="polite" className="border-b-2 border-ink pb-3">
       <p className="text-[15px] text-chalk">
         Laying, {laying.done} of {laying.of}
       </p>
       <p className="text-4xl leading-tight font-semibold sm:text-5xl">{laying.words}</p>
-      <Takes laying={laying} stage={stage} />
+      <Takes laying={laying} context={context} />
     </div>
     <div className="flex gap-2">
       <Button
@@ -92,18 +98,18 @@ export const LayPanel = ({ laying, stage }: { readonly laying: Laying; readonly 
 
 /** The layer that is laid now, on the table. */
 export const LayTable = (props: {
-  readonly laying: Laying;
-  readonly stage: PieceStage;
+  readonly laying: LayingProgress;
+  readonly context: PieceContext;
   readonly plan: Plan;
 }) => {
-  const { laying, stage, plan } = props;
-  const look = useLayers(stage);
-  const scene = pieceScene(plan.form, { foldOverMm: stage.piece.plan.foldOverMm, face: laying.face });
+  const { laying, context, plan } = props;
+  const look = useLayers(context);
+  const scene = pieceScene(plan.form, { foldOverMm: context.piece.plan.foldOverMm, face: laying.face });
   return (
     <div className="h-[26rem] lg:h-full">
       <Table
         scene={scene}
-        units={stage.settings.units}
+        units={context.settings.units}
         label="Where this layer lies"
         showMarks={false}
         fillOf={layerFill(scene)}

@@ -1,7 +1,7 @@
 import { memo, useMemo } from 'react';
 import { actWords } from '../../core/acts/act';
-import type { Spoken } from '../../core/acts/actSpec';
-import { standing } from '../../core/log/standing';
+import type { PieceWording } from '../../core/acts/actSpec';
+import { entriesInForce } from '../../core/log/entriesInForce';
 import type { LogEntry } from '../../core/log/entry';
 import { Button } from '../../ui/Button';
 import { LongList } from '../../ui/LongList';
@@ -20,12 +20,12 @@ const clock = new Intl.DateTimeFormat(undefined, {
 
 interface RowProps {
   readonly entry: LogEntry;
-  readonly spoken: Spoken;
+  readonly wording: PieceWording;
   readonly onTakeBack: (entryId: string) => void;
 }
 
-const Row = ({ entry, spoken, onTakeBack }: RowProps) => {
-  const words = actWords(entry.act, spoken);
+const Row = ({ entry, wording, onTakeBack }: RowProps) => {
+  const words = actWords(entry.act, wording);
   return (
     <>
       <span className="w-28 shrink-0 text-chalk whitespace-nowrap">{clock.format(new Date(entry.at))}</span>
@@ -50,7 +50,7 @@ export const LogList = memo(function LogList({
   entries,
   ...row
 }: Omit<RowProps, 'entry'> & { readonly entries: readonly LogEntry[] }) {
-  const log = useMemo(() => standing(entries).toReversed(), [entries]);
+  const log = useMemo(() => entriesInForce(entries).toReversed(), [entries]);
   return (
     <section aria-labelledby="log-title" className="order-4 min-h-0">
       <h2 id="log-title" className="text-lg font-semibold">

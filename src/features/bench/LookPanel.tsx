@@ -1,5 +1,5 @@
 import { faultOf } from '../../core/advice/faults';
-import type { LookFor, Sight } from '../../core/advice/lookFor';
+import type { LookFor, EarlySign } from '../../core/advice/lookFor';
 import type { Act } from '../../core/acts/act';
 import { FOAMS, type Water, WATERS, WETNESSES } from '../../core/acts/vocabulary';
 import { Button } from '../../ui/Button';
@@ -19,7 +19,7 @@ const FOAM_HELP = {
 } as const;
 const WATER_NAMES: Readonly<Record<Water, string>> = { hot: 'Hot again', warm: 'Warm again', cold: 'Cold' };
 
-const SIGHTS: Readonly<Record<Sight, string>> = {
+const SIGHTS: Readonly<Record<EarlySign, string>> = {
   tufts: 'Tufts that stand up are dry: wet and press them.',
   bubbles: 'Air under the net: press it out from the middle.',
   net: 'Wool that has grown into net or towel: peel it off slowly, flat along it.',

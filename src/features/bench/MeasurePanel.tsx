@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { GaugeStand } from '../../core/forecast/forecast';
+import type { GaugeProgress } from '../../core/forecast/forecast';
 import type { FormPlan } from '../../core/forms/formKind';
 import { GREW_QUESTION } from '../../core/tolerances';
 import { MM_PER_INCH } from '../../core/units/constants';
@@ -26,14 +26,14 @@ const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
 
 /** A reading that looks like a slip: it grew, or is larger than it was laid. It is asked about, and taken if meant. */
-const question = (stand: GaugeStand, mm: number, units: UnitSystem): string | null => {
-  const grew = mm / stand.nowMm - 1;
-  if (mm > stand.gauge.laidMm * 1.02)
-    return `${stand.gauge.id} is longer than it was laid (${showQuantity(stand.gauge.laidMm, 'length', units)}). Measure it once more?`;
-  if (stand.measured && grew > GREW_QUESTION)
-    return `${stand.gauge.id} grew by ${Math.round(grew * 100)} %? Flat and unstretched — measure it once more?`;
-  if (mm < stand.gauge.wantedMm * 0.5)
-    return `${stand.gauge.id} is under half of what is wanted. Is that so?`;
+const question = (gaugeNow: GaugeProgress, mm: number, units: UnitSystem): string | null => {
+  const grew = mm / gaugeNow.nowMm - 1;
+  if (mm > gaugeNow.gauge.laidMm * 1.02)
+    return `${gaugeNow.gauge.id} is longer than it was laid (${showQuantity(gaugeNow.gauge.laidMm, 'length', units)}). Measure it once more?`;
+  if (gaugeNow.measured && grew > GREW_QUESTION)
+    return `${gaugeNow.gauge.id} grew by ${Math.round(grew * 100)} %? Flat and unstretched — measure it once more?`;
+  if (mm < gaugeNow.gauge.wantedMm * 0.5)
+    return `${gaugeNow.gauge.id} is under half of what is wanted. Is that so?`;
   return null;
 };
 
@@ -65,7 +65,7 @@ const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string
 export interface MeasurePanelProps {
   readonly form: FormPlan;
   readonly pieceId: string;
-  readonly stands: readonly GaugeStand[];
+  readonly gaugeProgress: readonly GaugeProgress[];
   readonly units: UnitSystem;
   /** Entries in the log. */
   readonly logged: number;
@@ -75,16 +75,16 @@ export interface MeasurePanelProps {
 
 /** Measuring: one gauge line at a time, on big keys. What is half typed survives the tab. */
 export const MeasurePanel = (props: MeasurePanelProps) => {
-  const { pieceId, form, stands, units, logged, onDone, onCancel } = props;
+  const { pieceId, form, gaugeProgress, units, logged, onDone, onCancel } = props;
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
   const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', units, at: 0, logged };
-  const stand = stands[Math.min(draft.at, stands.length - 1)];
+  const gaugeNow = gaugeProgress[Math.min(draft.at, gaugeProgress.length - 1)];
   const step = units === 'metric' ? 1 : MM_PER_INCH / 8;
   const typedMm = draft.typed === '' ? null : parseQuantity(draft.typed, 'length', draft.units);
   const typed =
     draft.units === units || typedMm === null ? draft.typed : showFigure(typedMm, 'length', { units });
-  const mm = typed === '' ? (stand?.nowMm ?? null) : typedMm;
-  const asked = stand && mm !== null && typed.length > 1 ? question(stand, mm, units) : null;
+  const mm = typed === '' ? (gaugeNow?.nowMm ?? null) : typedMm;
+  const asked = gaugeNow && mm !== null && typed.length > 1 ? question(gaugeNow, mm, units) : null;
 
   const type = (text: string): void => setKept({ ...draft, typed: text, units });
   const press = (key: string): void => {
@@ -96,9 +96,10 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
       type(showFigure(Math.max(step, Math.round(mm / step) * step + by * step), 'length', { units }));
   };
   const take = (value: number | null): void => {
-    if (!stand) return;
-    const readings = { ...draft.readings, [stand.gauge.id]: value };
-    if (draft.at + 1 < stands.length) return setKept({ ...draft, readings, typed: '', at: draft.at + 1 });
+    if (!gaugeNow) return;
+    const readings = { ...draft.readings, [gaugeNow.gauge.id]: value };
+    if (draft.at + 1 < gaugeProgress.length)
+      return setKept({ ...draft, readings, typed: '', at: draft.at + 1 });
     setKept(null);
     if (Object.values(readings).some(v => v !== null)) onDone(readings);
     else onCancel();
@@ -106,7 +107,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
   const good = mm !== null && mm > 0 && mm < 50_000;
   /** To the line before; from the first back to the bench, where what was typed waits. */
   const back = (): void => {
-    const before = stands[draft.at - 1];
+    const before = gaugeProgress[draft.at - 1];
     if (!before) return onCancel();
     const was = draft.readings[before.gauge.id];
     setKept({
@@ -130,29 +131,29 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     ...KEYS.map(k => ({ keys: k === '.' ? ['.', ','] : [k], shown: k, does: 'digit', run: () => press(k) })),
   ];
   useShortcuts(shortcuts);
-  if (!stand) return null;
+  if (!gaugeNow) return null;
 
   return (
     <div role="group" aria-label="Measure" className="flex flex-1 flex-col gap-3">
       <p className="text-2xl">
         <span className="font-semibold">
-          {stand.gauge.id}, {stand.gauge.name}.
+          {gaugeNow.gauge.id}, {gaugeNow.gauge.name}.
         </span>{' '}
         <span className="text-chalk">Flat and unstretched.</span>
       </p>
       <div className="flex items-center gap-6">
-        <LitGauge form={form} lit={stand.gauge.id.split('/')[0] ?? stand.gauge.id} />
+        <LitGauge form={form} lit={gaugeNow.gauge.id.split('/')[0] ?? gaugeNow.gauge.id} />
         <div className="flex-1 text-right">
           <output
             className={`block text-right text-8xl leading-none font-semibold ${typed === '' ? 'text-chalk' : ''}`}
-            aria-label={`${stand.gauge.id} now`}
+            aria-label={`${gaugeNow.gauge.id} now`}
           >
-            {typed === '' ? showFigure(stand.nowMm, 'length', { units: units }) : typed}
+            {typed === '' ? showFigure(gaugeNow.nowMm, 'length', { units: units }) : typed}
             <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
           </output>
           <p className="text-lg text-chalk">
-            last {showQuantity(stand.nowMm, 'length', units)}, wanted{' '}
-            {showQuantity(stand.gauge.wantedMm, 'length', units)}
+            last {showQuantity(gaugeNow.nowMm, 'length', units)}, wanted{' '}
+            {showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}
           </p>
         </div>
       </div>
@@ -204,9 +205,9 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
       <Button size="wet" look="main" className="min-h-24 !text-3xl" disabled={!good} onClick={() => take(mm)}>
         {asked
           ? 'Keep it as it is'
-          : draft.at + 1 < stands.length
-            ? `Take ${stand.gauge.id}, next ${stands[draft.at + 1]?.gauge.id ?? ''}`
-            : `Take ${stand.gauge.id}, done`}
+          : draft.at + 1 < gaugeProgress.length
+            ? `Take ${gaugeNow.gauge.id}, next ${gaugeProgress[draft.at + 1]?.gauge.id ?? ''}`
+            : `Take ${gaugeNow.gauge.id}, done`}
       </Button>
     </div>
   );

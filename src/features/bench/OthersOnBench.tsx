@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { duration } from '../../core/acts/actWords';
 import { benchLog } from '../../core/log/logParts';
-import { standing } from '../../core/log/standing';
+import { entriesInForce } from '../../core/log/entriesInForce';
 import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
 import { logsSince } from '../../session/logsSince';
@@ -20,7 +20,7 @@ const MINUTE_MS = 60_000;
 const lastWorked = (entries: readonly Entry[], since: number): ReadonlyMap<string, number> =>
   new Map(
     [...logsSince(entries, since)].flatMap(([id, log]) => {
-      const last = standing(benchLog(log)).at(-1);
+      const last = entriesInForce(benchLog(log)).at(-1);
       return last ? [[id, Date.parse(last.at)] as const] : [];
     }),
   );

@@ -4,7 +4,7 @@ import { RECIPE_STEPS, recipeStepWords } from '../../core/recipe/recipeSteps';
 import type { RecipeStep } from '../../core/acts/recipeStep';
 import { newRecipe, recipeOf } from '../../records/recipe';
 import { useNotify } from '../../session/notices';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useAddRecipe, useChangeRecipe, useDeleteRecipe } from '../../session/useChanges';
 import { useRecipes } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
@@ -26,7 +26,7 @@ const freshStep = (id: string, act: string): RecipeStep => ({
 const StepRow = (props: {
   readonly step: RecipeStep;
   readonly at: number;
-  readonly units: PieceStage['settings']['units'];
+  readonly units: PieceContext['settings']['units'];
   readonly onChange: (step: RecipeStep) => void;
   readonly onMove: (by: number) => void;
   readonly onRemove: () => void;
@@ -104,10 +104,10 @@ const StepRow = (props: {
 
 const Editor = (props: {
   readonly recipe: Recipe;
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly onChange: (recipe: Recipe) => void;
 }) => {
-  const { recipe, stage, onChange } = props;
+  const { recipe, context, onChange } = props;
   const { chance } = useWorkshop();
   const { steps } = recipe;
   const put = (next: readonly RecipeStep[]): void => onChange({ ...recipe, steps: next });
@@ -125,7 +125,7 @@ const Editor = (props: {
             key={step.id}
             step={step}
             at={i}
-            units={stage.settings.units}
+            units={context.settings.units}
             onChange={changed => put(steps.map((s, k) => (k === i ? changed : s)))}
             onMove={by => put(moveStep(steps, i, by))}
             onRemove={() => put(steps.filter((_, k) => k !== i))}
@@ -141,12 +141,12 @@ const Editor = (props: {
 
 /** Which recipe is followed: a school to start from, one of the maker’s own, or none; and its steps, to be changed and kept. */
 export const RecipePanel = (props: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly faces: number;
   readonly onCancel: () => void;
 }) => {
-  const { stage, faces } = props;
-  const { recipe } = stage.piece;
+  const { context, faces } = props;
+  const { recipe } = context.piece;
   const recipes = useRecipes();
   const change = useChangeRecipe();
   const deleteRecipe = useDeleteRecipe();
@@ -155,7 +155,7 @@ export const RecipePanel = (props: {
   const { chance, nowIso } = useWorkshop();
   const isOwn = recipes.some(r => r.id === recipe?.id);
   const follow = (next: Recipe | null, label: string): void =>
-    stage.change(p => ({ ...p, recipe: next }), { label, key: label });
+    context.change(p => ({ ...p, recipe: next }), { label, key: label });
   const keep = (): void => {
     if (!recipe) return;
     const told = (): void => tell({ text: `“${recipe.name}” is kept among your recipes.` });
@@ -203,7 +203,7 @@ export const RecipePanel = (props: {
       {recipe && (
         <details>
           <summary className="min-h-12 cursor-pointer py-2 text-lg">Change its steps</summary>
-          <Editor recipe={recipe} stage={stage} onChange={next => follow(next, 'steps of the recipe')} />
+          <Editor recipe={recipe} context={context} onChange={next => follow(next, 'steps of the recipe')} />
           <div className="mt-3 flex gap-2">
             <Button onClick={keep}>Keep it among my recipes</Button>
             {isOwn && (

@@ -4,7 +4,7 @@ import { minutesLeft, type Recipe } from '../../core/recipe/recipe';
 import type { Bench } from '../../session/useBench';
 import { useNow } from '../../session/useNow';
 import { Button } from '../../ui/Button';
-import type { Standing } from './useStanding';
+import type { BenchStatus } from './useBenchStatus';
 
 const LOOKS_MS = 5000;
 
@@ -21,11 +21,11 @@ const Clock = ({ minutes, startedMs }: { readonly minutes: number; readonly star
 /** The recipe that is followed: its next step and what is left of it, to be ticked off or left out; free to depart from. */
 export const RecipeStrip = (props: {
   readonly recipe: Recipe | null;
-  readonly standing: Standing;
+  readonly standing: BenchStatus;
   readonly bench: Bench;
 }) => {
   const { recipe, bench, standing } = props;
-  const { following, spoken } = standing;
+  const { following, wording } = standing;
   if (!recipe || !following) return null;
   const { next, done, startedAt, left } = following;
   const back = stepBack(following);
@@ -41,7 +41,7 @@ export const RecipeStrip = (props: {
         <span className="block text-[13px] text-chalk">
           {recipe.name}, {done} of {recipe.steps.length}
         </span>
-        {next ? recipeStepWords(next, spoken.faces) : 'All of it is done.'}
+        {next ? recipeStepWords(next, wording.faces) : 'All of it is done.'}
         {left.length > 1 && `: ${left.length} left`}{' '}
         {next?.minutes && startedAt !== null && (
           <Clock minutes={next.minutes} startedMs={Date.parse(startedAt)} />

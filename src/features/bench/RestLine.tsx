@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { duration } from '../../core/acts/actWords';
 import { bodyWork } from '../../core/log/rest';
-import { standing } from '../../core/log/standing';
+import { entriesInForce } from '../../core/log/entriesInForce';
 import type { Settings } from '../../records/settings';
 import { dayStartMs } from '../../session/clock';
 import { logsSince } from '../../session/logsSince';
@@ -30,7 +30,7 @@ export const RestLine = (props: {
   const today = useMemo(() => {
     const from = dayStartMs(now);
     const entries = [...logsSince(all, from).values()]
-      .flatMap(standing)
+      .flatMap(entriesInForce)
       .map(e => ({ atMs: Date.parse(e.at), act: e.act }))
       .toSorted((a, b) => a.atMs - b.atMs);
     return bodyWork(entries, from, now);

@@ -61,7 +61,7 @@ const Middle = ({ form, now }: { readonly form: FormPlan; readonly now: RoseProp
  */
 export const Rose = ({ form, state, faces, next, now }: RoseProps) => {
   const most = Math.max(FULL, ...state.petals.map(p => p.rolls));
-  const spoken = ROLL_DIRECTIONS.map(
+  const wording = ROLL_DIRECTIONS.map(
     d => `${d}°: ${faces.map(f => total(state.petals, d, f)).join(' and ')}`,
   ).join('; ');
   return (
@@ -69,7 +69,7 @@ export const Rose = ({ form, state, faces, next, now }: RoseProps) => {
       viewBox={`${-R - 50} ${-R - 34} ${2 * R + 100} ${2 * R + 68}`}
       className="h-full w-full"
       role="img"
-      aria-label={`Rolls by direction from along, by face. ${spoken}`}
+      aria-label={`Rolls by direction from along, by face. ${wording}`}
     >
       <circle r={HUB} className="fill-soap stroke-rim" />
       <circle r={R} className="fill-none stroke-rim" strokeDasharray="2 6" />

@@ -4,7 +4,7 @@ import { type TestName, TESTS } from '../../core/acts/vocabulary';
 import { FELT_TESTS, suits } from '../../core/acts/feltTests';
 import type { FormPlan } from '../../core/forms/formKind';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
-import { densityOf } from '../../core/wool/firmnessNow';
+import { densityOf } from '../../core/wool/feltNow';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';

@@ -1,5 +1,5 @@
 import { type PointerEvent, useState } from 'react';
-import { befalls, causeInLog, type Fault, faultOf, FAULTS } from '../../core/advice/faults';
+import { canOccur, causeInLog, type Fault, faultOf, FAULTS } from '../../core/advice/faults';
 import type { BenchState } from '../../core/log/benchState';
 import type { Act } from '../../core/acts/act';
 import type { FormPlan } from '../../core/forms/formKind';
@@ -99,7 +99,7 @@ export const WrongPanel = (props: {
       </PanelFrame>
     );
   }
-  const possible = FAULTS.filter(f => befalls(f, form, props.pieces))
+  const possible = FAULTS.filter(f => canOccur(f, form, props.pieces))
     .map(f => ({ fault: f, likely: causeInLog(f.id, state, faces) }))
     .toSorted((a, b) => (b.likely?.weight ?? 0) - (a.likely?.weight ?? 0));
   return (

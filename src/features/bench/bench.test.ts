@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import type { Advice, Reason } from '../../core/advice/advice';
+import type { ProposedAct, Reason } from '../../core/advice/proposedAct';
 import { type Act, type ActKind, actWords } from '../../core/acts/act';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
-import { adviceReason, adviceWords, arrowAt, faultName } from './benchWords';
+import { proposalReason, proposalWords, arrowAt, faultName } from './benchWords';
 import { actSoFar } from './pacing';
 import { actFor, benchKind, chosenWith, nextKind, turned } from './chosenAct';
 
-const ROLL: Advice = { act: 'roll', face: 2, directionDeg: 90, rolls: 30, reason: 'least-worked' };
+const ROLL: ProposedAct = { act: 'roll', face: 2, directionDeg: 90, rolls: 30, reason: 'least-worked' };
 
 describe('the great button', () => {
   const of = {
-    advice: ROLL,
+    proposed: ROLL,
     chosen: {},
     settings: { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const },
   };
@@ -35,29 +35,29 @@ describe('the great button', () => {
       directionDeg: 45,
     });
     expect(actFor('roll', { ...of, chosen: { count: 20 } })).toMatchObject({ rolls: 20 });
-    const test: Advice = { act: 'pinch', reason: 'skin-to-test' };
-    expect(actFor('roll', { ...of, advice: test })).toMatchObject({ rolls: 50 });
+    const test: ProposedAct = { act: 'pinch', reason: 'skin-to-test' };
+    expect(actFor('roll', { ...of, proposed: test })).toMatchObject({ rolls: 50 });
     expect(actFor('rub', of)).toEqual({ kind: 'rub', face: 2, count: 40 });
   });
 
   it('does a step of a recipe with the count, water and cushion it asks for, unless chosen otherwise', () => {
     const reason = 'by-recipe';
-    const thick: Advice = { ...ROLL, cushion: 'thick', reason };
-    expect(actFor('roll', { ...of, advice: thick })).toMatchObject({ cushion: 'thick' });
-    expect(actFor('roll', { ...of, advice: thick, chosen: { cushion: 'bare' } })).toMatchObject({
+    const thick: ProposedAct = { ...ROLL, cushion: 'thick', reason };
+    expect(actFor('roll', { ...of, proposed: thick })).toMatchObject({ cushion: 'thick' });
+    expect(actFor('roll', { ...of, proposed: thick, chosen: { cushion: 'bare' } })).toMatchObject({
       cushion: 'bare',
     });
-    const rub: Advice = { act: 'rub', face: 1, count: 15, reason };
-    expect(actFor('rub', { ...of, advice: rub })).toMatchObject({ count: 15 });
-    expect(actFor('rub', { ...of, advice: rub, chosen: { count: 60 } })).toMatchObject({ count: 60 });
-    const wet: Advice = { act: 'wet', face: 1, water: 'warm', reason };
-    expect(actFor('wet', { ...of, advice: wet })).toMatchObject({ water: 'warm' });
-    const cut: Advice = { act: 'open', what: 'cut', reason };
+    const rub: ProposedAct = { act: 'rub', face: 1, count: 15, reason };
+    expect(actFor('rub', { ...of, proposed: rub })).toMatchObject({ count: 15 });
+    expect(actFor('rub', { ...of, proposed: rub, chosen: { count: 60 } })).toMatchObject({ count: 60 });
+    const wet: ProposedAct = { act: 'wet', face: 1, water: 'warm', reason };
+    expect(actFor('wet', { ...of, proposed: wet })).toMatchObject({ water: 'warm' });
+    const cut: ProposedAct = { act: 'open', what: 'cut', reason };
     expect(benchKind(cut, {})).toBe('open');
-    expect(actFor('open', { ...of, advice: cut })).toEqual({ kind: 'open', what: 'cut' });
+    expect(actFor('open', { ...of, proposed: cut })).toEqual({ kind: 'open', what: 'cut' });
     expect(actFor('open', of)).toBeNull();
-    const rinse: Advice = { act: 'step', step: { id: 's9', act: 'rinse' }, reason };
-    expect(actFor('step', { ...of, advice: rinse })).toEqual({ kind: 'step', step: 's9', how: 'done' });
+    const rinse: ProposedAct = { act: 'step', step: { id: 's9', act: 'rinse' }, reason };
+    expect(actFor('step', { ...of, proposed: rinse })).toEqual({ kind: 'step', step: 's9', how: 'done' });
     expect(actFor('step', of)).toBeNull();
   });
 
@@ -69,16 +69,16 @@ describe('the great button', () => {
 
 describe('what was chosen', () => {
   const settings = { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const };
-  const of = { advice: ROLL, settings };
-  const LATER: Advice = { act: 'roll', face: 1, directionDeg: 0, rolls: 20, reason: 'way-to-go' };
+  const of = { proposed: ROLL, settings };
+  const LATER: ProposedAct = { act: 'roll', face: 1, directionDeg: 0, rolls: 20, reason: 'way-to-go' };
 
   it('settles the rest as it stands: an answer that comes later changes nothing under the hand', () => {
     const shown = actFor('roll', { ...of, chosen: { kind: 'roll' } });
     const chosen = chosenWith({}, { kind: 'roll' }, of);
     expect(actFor('roll', { ...of, chosen })).toEqual(shown);
-    expect(actFor('roll', { advice: LATER, chosen, settings })).toEqual(shown);
-    const further = chosenWith(chosen, { count: 100 }, { advice: LATER, settings });
-    expect(actFor('roll', { advice: LATER, chosen: further, settings })).toEqual({ ...shown, rolls: 100 });
+    expect(actFor('roll', { proposed: LATER, chosen, settings })).toEqual(shown);
+    const further = chosenWith(chosen, { count: 100 }, { proposed: LATER, settings });
+    expect(actFor('roll', { proposed: LATER, chosen: further, settings })).toEqual({ ...shown, rolls: 100 });
   });
 
   it('begins anew with another act, and with its own count', () => {
@@ -92,8 +92,8 @@ describe('what was chosen', () => {
   });
 
   it('leaves what only the advice knows to the advice', () => {
-    const cut: Advice = { act: 'open', what: 'cut', reason: 'by-recipe' };
-    expect(chosenWith({}, { face: 2 }, { advice: cut, settings })).toEqual({ face: 2 });
+    const cut: ProposedAct = { act: 'open', what: 'cut', reason: 'by-recipe' };
+    expect(chosenWith({}, { face: 2 }, { proposed: cut, settings })).toEqual({ face: 2 });
   });
 });
 
@@ -200,10 +200,10 @@ describe('words at the bench', () => {
   it('does not speak of faces where there is one', () => {
     const of = (faces: number, isSolid = false) => ({ faces, isSolid, units: 'metric', faultName }) as const;
     expect(actWords(ACTS.wet, of(1))).toBe('Wet with hot water');
-    expect(adviceWords(ROLL, of(1))).toBe('Roll 30 across');
-    expect(adviceWords(ROLL, of(2))).toBe('Roll 30 across, face 2');
+    expect(proposalWords(ROLL, of(1))).toBe('Roll 30 across');
+    expect(proposalWords(ROLL, of(2))).toBe('Roll 30 across, face 2');
     // A ball is rolled every way.
-    expect(adviceWords(ROLL, of(1, true))).toBe('Roll 30, every way');
+    expect(proposalWords(ROLL, of(1, true))).toBe('Roll 30, every way');
   });
 
   it('has a reason for every advice', () => {
@@ -219,7 +219,7 @@ describe('words at the bench', () => {
       'size-and-firm',
       'too-small',
     ];
-    const words = reasons.map(reason => adviceReason({ act: 'measure', reason }, 'metric'));
+    const words = reasons.map(reason => proposalReason({ act: 'measure', reason }, 'metric'));
     expect(new Set(words).size).toBe(reasons.length);
     for (const text of words) expect(text).toMatch(/\.$/);
   });

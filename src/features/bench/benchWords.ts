@@ -1,7 +1,7 @@
-import type { Advice, Reason } from '../../core/advice/advice';
+import type { ProposedAct, Reason } from '../../core/advice/proposedAct';
 import { faultOf } from '../../core/advice/faults';
 import { actWords, controlOf } from '../../core/acts/act';
-import type { Spoken } from '../../core/acts/actSpec';
+import type { PieceWording } from '../../core/acts/actSpec';
 import { inDirection, onFace, times } from '../../core/acts/actWords';
 import { FELT_TESTS } from '../../core/acts/feltTests';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
@@ -18,33 +18,33 @@ export const arrowAt = (screenDeg: number): string => {
 export const faultName = (fault: string): string => faultOf(fault)?.seen ?? fault;
 
 /** The advice in a few words. */
-export const adviceWords = (advice: Advice, of: Spoken): string => {
-  switch (advice.act) {
+export const proposalWords = (proposed: ProposedAct, of: PieceWording): string => {
+  switch (proposed.act) {
     case 'wet':
-      return `Wet it${onFace(advice.face, of)}`;
+      return `Wet it${onFace(proposed.face, of)}`;
     case 'rub':
-      return `Rub ${advice.count}${onFace(advice.face, of)}`;
+      return `Rub ${proposed.count}${onFace(proposed.face, of)}`;
     case 'pinch':
       return 'Pinch test';
     case 'test':
-      return FELT_TESTS[advice.test].name;
+      return FELT_TESTS[proposed.test].name;
     case 'measure':
       return 'Measure';
     case 'roll':
-      return `Roll ${advice.rolls}${inDirection(advice.directionDeg, of)}${onFace(advice.face, of)}`;
+      return `Roll ${proposed.rolls}${inDirection(proposed.directionDeg, of)}${onFace(proposed.face, of)}`;
     case 'throw':
-      return `Throw it ${advice.count} times`;
+      return `Throw it ${proposed.count} times`;
     case 'shock':
-      return `Hot and cold, ${times(advice.count)}`;
+      return `Hot and cold, ${times(proposed.count)}`;
     case 'look':
       return 'Open it and look';
     case 'open':
-      return advice.what === 'cut' ? 'Cut it open' : 'Take the resist out';
+      return proposed.what === 'cut' ? 'Cut it open' : 'Take the resist out';
     case 'step':
-      return recipeStepWords(advice.step, of.faces);
+      return recipeStepWords(proposed.step, of.faces);
     case 'other': {
-      const act = controlOf(advice.kind)?.make(advice, DEFAULT_SETTINGS);
-      return act ? actWords(act, of) : advice.kind;
+      const act = controlOf(proposed.kind)?.make(proposed, DEFAULT_SETTINGS);
+      return act ? actWords(act, of) : proposed.kind;
     }
     case 'stretch':
       return 'Stretch it wet, now';
@@ -81,17 +81,17 @@ const REASONS: Readonly<Record<Reason, string>> = {
 };
 
 /** Why this advice, in a sentence or two. */
-export const adviceReason = (
-  advice: Advice,
+export const proposalReason = (
+  proposed: ProposedAct,
   units: UnitSystem,
   /** Where all readings together have a line, mm; null where that is not known. */
   reckoned: (gaugeId: string) => number | null = () => null,
 ): string => {
-  const about = advice.about;
-  if (!about) return REASONS[advice.reason];
+  const about = proposed.about;
+  if (!about) return REASONS[proposed.reason];
   const length = (v: number): string => showQuantity(v, 'length', units);
-  const all = advice.reason === 'way-to-go' ? reckoned(about.gauge.id) : null;
+  const all = proposed.reason === 'way-to-go' ? reckoned(about.gauge.id) : null;
   if (all !== null)
-    return `${about.gauge.id} (${about.gauge.name}) is about ${length(all)} by all that was read, wanted ${length(about.gauge.wantedMm)}. ${REASONS[advice.reason]}`;
-  return `${about.gauge.id} (${about.gauge.name}) is ${length(about.nowMm)}, wanted ${length(about.gauge.wantedMm)}. ${REASONS[advice.reason]}`;
+    return `${about.gauge.id} (${about.gauge.name}) is about ${length(all)} by all that was read, wanted ${length(about.gauge.wantedMm)}. ${REASONS[proposed.reason]}`;
+  return `${about.gauge.id} (${about.gauge.name}) is ${length(about.nowMm)}, wanted ${length(about.gauge.wantedMm)}. ${REASONS[proposed.reason]}`;
 };

@@ -1,6 +1,6 @@
-import { type Advice, adviceChoices, adviceKind } from '../../core/advice/advice';
+import { type ProposedAct, proposedChoices, proposedKind } from '../../core/advice/proposedAct';
 import { type Act, controlOf, CONTROLS } from '../../core/acts/act';
-import type { Choices } from '../../core/acts/choices';
+import type { ActChoices } from '../../core/acts/choices';
 import { ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
 import type { Settings } from '../../records/settings';
 
@@ -41,14 +41,14 @@ export const nextKind = (kind: BenchKind): BenchKind => {
 };
 
 /** What the felter has chosen against the advice. Session state; it is forgotten after the act. */
-export type Chosen = Choices & { readonly kind?: BenchKind };
+export type ActOverride = ActChoices & { readonly kind?: BenchKind };
 
 /** The next of a few to choose from, going round. */
 const following = <T>(all: readonly T[], now: T, by: 1 | -1): T | undefined =>
   all[(all.indexOf(now) + by + all.length) % all.length];
 
 /** What a key to the right or left chooses of an act: its direction, its count, or how warm the water is; by default it rolls. */
-export const turned = (act: Act | null, by: 1 | -1): Chosen => {
+export const turned = (act: Act | null, by: 1 | -1): ActOverride => {
   const control = act ? controlOf(act.kind) : null;
   const now = act && control ? control.choicesOf(act) : {};
   const kind = control?.kind ?? USUAL_KIND;
@@ -67,23 +67,24 @@ export const turned = (act: Act | null, by: 1 | -1): Chosen => {
   }
 };
 
-const advisedKind = (advice: Advice): BenchKind => {
-  if (advice.act === 'stretch') return 'measure';
-  if (advice.act === 'test') return 'tests';
-  return adviceKind(advice) ?? (advice.act === 'stop' ? 'finish' : advice.act);
+const kindProposed = (proposed: ProposedAct): BenchKind => {
+  if (proposed.act === 'stretch') return 'measure';
+  if (proposed.act === 'test') return 'tests';
+  return proposedKind(proposed) ?? (proposed.act === 'stop' ? 'finish' : proposed.act);
 };
 
 /** What the great button stands for: the advice, unless the felter chose otherwise. */
-export const benchKind = (advice: Advice, chosen: Chosen): BenchKind => chosen.kind ?? advisedKind(advice);
+export const benchKind = (proposed: ProposedAct, chosen: ActOverride): BenchKind =>
+  chosen.kind ?? kindProposed(proposed);
 
 /** The act that a tap would log now; null where it is not the kind's to say and the advice does not ask for it. */
 export const actFor = (
   kind: BenchKind,
-  of: { readonly advice: Advice; readonly chosen: Chosen; readonly settings: Settings },
+  of: { readonly proposed: ProposedAct; readonly chosen: ActOverride; readonly settings: Settings },
 ): Act | null => {
-  const advised = adviceChoices(of.advice);
-  const own = adviceKind(of.advice) === kind ? advised : {};
-  const face = advised.face === undefined ? {} : { face: advised.face };
+  const pieceForecast = proposedChoices(of.proposed);
+  const own = proposedKind(of.proposed) === kind ? pieceForecast : {};
+  const face = pieceForecast.face === undefined ? {} : { face: pieceForecast.face };
   return controlOf(kind)?.make({ ...face, ...own, ...of.chosen }, of.settings) ?? null;
 };
 
@@ -92,13 +93,13 @@ export const actFor = (
  * change the act under the hand.
  */
 export const chosenWith = (
-  was: Chosen,
-  more: Chosen,
-  of: { readonly advice: Advice; readonly settings: Settings },
-): Chosen => {
-  const isOther = more.kind !== undefined && more.kind !== benchKind(of.advice, was);
-  const next: Chosen = isOther ? more : { ...was, ...more };
-  const kind = benchKind(of.advice, next);
+  was: ActOverride,
+  more: ActOverride,
+  of: { readonly proposed: ProposedAct; readonly settings: Settings },
+): ActOverride => {
+  const isOther = more.kind !== undefined && more.kind !== benchKind(of.proposed, was);
+  const next: ActOverride = isOther ? more : { ...was, ...more };
+  const kind = benchKind(of.proposed, next);
   const control = controlOf(kind);
   // What only the advice knows is left to the advice.
   if (!control || control.takes.length === 0) return next;

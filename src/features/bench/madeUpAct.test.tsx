@@ -3,15 +3,15 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { type Act, actWords, workOfAct } from '../../core/acts/act';
-import type { Advice } from '../../core/advice/advice';
+import type { ProposedAct } from '../../core/advice/proposedAct';
 import { recipeAct } from '../../core/advice/recipeAct';
-import { feltedOf, formedOf } from '../../core/felting/feltedOf';
-import { GENERAL_BELIEF } from '../../core/felting/feltingModel';
+import { feltingRecordOf, formForModel } from '../../core/felting/feltingRecordOf';
+import { GENERAL_PRIOR } from '../../core/felting/feltingModel';
 import { progressForecast } from '../../core/forecast/progressForecast';
 import { disc } from '../../core/forms/kinds/disc';
 import { benchState } from '../../core/log/benchState';
 import { benchLog } from '../../core/log/logParts';
-import { nextUndo } from '../../core/log/standing';
+import { nextUndo } from '../../core/log/entriesInForce';
 import { makePlan } from '../../core/plan/makePlan';
 import { newPlan } from '../../core/plan/newPlan';
 import { followed } from '../../core/recipe/following';
@@ -21,17 +21,17 @@ import { pieceKind } from '../../records/piece';
 import { newRecipe, recipeKind } from '../../records/recipe';
 import { DEFAULT_SETTINGS } from '../../records/settings';
 import { aPiece, anEntry, aSnapshot, NOW, sent } from '../../records/testing/build';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { aWorkshop } from '../../session/testing/open';
 import type { Bench } from '../../session/useBench';
 import { useShortcuts } from '../../session/shortcuts';
 import { WorkshopContext } from '../../session/workshop';
 import { Acts } from './Acts';
-import { adviceWords, faultName } from './benchWords';
+import { proposalWords, faultName } from './benchWords';
 import { nextKind, turned } from './chosenAct';
 import { actSoFar, countedNoun } from './pacing';
-import { useActing } from './useActing';
-import type { Standing } from './useStanding';
+import { useActSelection } from './useActSelection';
+import type { BenchStatus } from './useBenchStatus';
 
 // One line in the register of acts.
 vi.mock('../../core/acts/register', async original => {
@@ -77,7 +77,7 @@ describe('a made-up act', () => {
   it('works the felt as it says', () => {
     expect(workOfAct(treads(40), 'cold')).toEqual({ rolls: 80, spread: 0, directionDeg: null });
     const log = [anEntry('e1', 1, 'p1', treads(40))];
-    expect(feltedOf(log, formedOf(plan.form), GENERAL_BELIEF).since.free).toBe(80);
+    expect(feltingRecordOf(log, formForModel(plan.form), GENERAL_PRIOR).since.free).toBe(80);
   });
 
   it('counts in a recipe, which may ask for it', async () => {
@@ -91,10 +91,10 @@ describe('a made-up act', () => {
     const following = followed(recipe, log, FLAT);
     expect(following.left).toEqual([{ does: 'act', kind: 'tread', choices: { count: 40 } }]);
     expect(followed(recipe, [...log, anEntry('e2', 2, 'p1', treads(40))], FLAT).next).toBeNull();
-    const rolling: Advice = { act: 'roll', face: 1, directionDeg: 0, rolls: 30, reason: 'way-to-go' };
-    const advice = recipeAct(rolling, following, { modelled: null, stands: [] });
-    expect(advice).toMatchObject({ act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' });
-    expect(adviceWords(advice, SPOKEN)).toBe('Tread 40 steps in hot water');
+    const rolling: ProposedAct = { act: 'roll', face: 1, directionDeg: 0, rolls: 30, reason: 'way-to-go' };
+    const proposed = recipeAct(rolling, following, { model: null, gaugeProgress: [] });
+    expect(proposed).toMatchObject({ act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' });
+    expect(proposalWords(proposed, SPOKEN)).toBe('Tread 40 steps in hot water');
   });
 
   it('is said in its own words', () => {
@@ -115,13 +115,13 @@ describe('a made-up act at the bench', () => {
   afterEach(cleanup);
 
   const standing = {
-    isReckoning: false,
+    isComputing: false,
     faces: [1],
     forecast: progressForecast(plan.form.gauges, benchState([])),
-    advice: { act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' },
-    spoken: SPOKEN,
-  } as unknown as Standing;
-  const stage = { piece: aPiece('p1'), settings: DEFAULT_SETTINGS, entries: [] } as unknown as PieceStage;
+    proposed: { act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' },
+    wording: SPOKEN,
+  } as unknown as BenchStatus;
+  const context = { piece: aPiece('p1'), settings: DEFAULT_SETTINGS, entries: [] } as unknown as PieceContext;
 
   const open = () => {
     const logged: Act[] = [];
@@ -133,9 +133,9 @@ describe('a made-up act at the bench', () => {
       takeBack: async () => undefined,
     };
     const Harness = () => {
-      const acting = useActing(stage, standing, bench);
+      const acting = useActSelection(context, standing, bench);
       useShortcuts([]);
-      return <Acts acting={acting} stage={stage} plan={plan} standing={standing} bench={bench} />;
+      return <Acts acting={acting} context={context} plan={plan} standing={standing} bench={bench} />;
     };
     render(
       <WorkshopContext value={aWorkshop()}>

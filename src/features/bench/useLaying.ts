@@ -1,10 +1,10 @@
 import { type LayStep, laySteps } from '../../core/wool/layOrder';
 import { pileList, pilesOfStep } from '../../core/wool/pileList';
-import { laidOf } from '../../records/piece';
+import { pieceWools } from '../../records/piece';
 import { layProgress, WHOLE_LAYING } from '../../core/wool/layProgress';
-import { layingOf } from '../../core/plan/layingOf';
+import { layMethodOf } from '../../core/plan/layMethodOf';
 import type { Plan } from '../../core/plan/makePlan';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
 import { layWords } from '../../ui/layWords';
@@ -13,26 +13,26 @@ const lastLaid = (steps: readonly LayStep[]): number =>
   steps.findLast(s => s.layer !== undefined)?.layer ?? 1;
 
 /** Laying as it stands: until it is done, or the felt was worked, it is the one thing of the bench. */
-export const useLaying = (stage: PieceStage, plan: Plan, bench: Bench) => {
-  const laid = layingOf(plan.form);
+export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
+  const laid = layMethodOf(plan.form);
   const layers = plan.weigh?.faces[0]?.layers.length ?? 1;
-  const steps = laySteps({ ...laid, layers, ...stage.piece.laying });
+  const steps = laySteps({ ...laid, layers, ...context.piece.laying });
   const { next, done, of } = layProgress(
     steps,
-    stage.layings.map(e => e.act.step),
+    context.layings.map(e => e.act.step),
   );
-  const last = stage.layings.at(-1);
-  const isOpen = !plan.form.solid && stage.entries.length === 0;
+  const last = context.layings.at(-1);
+  const isOpen = !plan.form.solid && context.entries.length === 0;
   const tick = (how: 'done' | 'skipped'): void => {
     if (next) void bench.log({ kind: 'lay', step: next.id, how });
   };
   const words = (step: (typeof steps)[number]): string => layWords(step, { ...laid, layers });
-  const takes = next && plan.weigh ? pilesOfStep(next, pileList(plan.weigh, laidOf(stage.piece))) : [];
-  const weighed = new Map(stage.weighings.map(e => [e.act.pile, e.act.grams]));
+  const takes = next && plan.weigh ? pilesOfStep(next, pileList(plan.weigh, pieceWools(context.piece))) : [];
+  const weighed = new Map(context.weighings.map(e => [e.act.pile, e.act.grams]));
   const at = next ? steps.indexOf(next) : steps.length;
   return {
     /** Grams in which it is told. */
-    stepG: plan.weigh?.stepG ?? stage.piece.plan.scaleStepG,
+    stepG: plan.weigh?.stepG ?? context.piece.plan.scaleStepG,
     /** True while laying is what is to be done. */
     isNow: isOpen && next !== null,
     words: next ? words(next) : 'All of it is laid.',
@@ -51,10 +51,10 @@ export const useLaying = (stage: PieceStage, plan: Plan, bench: Bench) => {
   };
 };
 
-export type Laying = ReturnType<typeof useLaying>;
+export type LayingProgress = ReturnType<typeof useLaying>;
 
 /** Laying by keys, pedal or page-turner. */
-export const useLayKeys = (laying: Laying): void => {
+export const useLayKeys = (laying: LayingProgress): void => {
   const keys: Shortcut[] = [
     {
       keys: [' ', 'Enter', 'PageDown'],

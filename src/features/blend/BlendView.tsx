@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Recipe } from '../../core/colour/blend';
+import type { Blend } from '../../core/colour/blend';
 import { homeUnit, showFigure, showShare } from '../../core/units/units';
 import { divide } from '../../core/wool/divide';
 import type { Wool } from '../../records/wool';
@@ -9,7 +9,7 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { useTitle } from '../../ui/useTitle';
 import { Why } from '../../ui/Why';
-import { Trial } from './Trial';
+import { HandMixed } from './HandMixed';
 import { useBlends } from './useBlends';
 
 /** Carding scales read to a tenth of a gram. */
@@ -26,7 +26,7 @@ const nearness = (difference: number): string =>
         : 'far off';
 
 const RecipeRow = (props: {
-  readonly recipe: Recipe;
+  readonly recipe: Blend;
   readonly wanted: string;
   readonly grams: number;
   readonly wools: readonly Wool[];
@@ -143,7 +143,7 @@ export const BlendView = () => {
             </ol>
           )}
         </section>
-        <Trial wools={wools} />
+        <HandMixed wools={wools} />
       </div>
     </div>
   );

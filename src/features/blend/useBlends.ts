@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { Fibre, Recipe } from '../../core/colour/blend';
+import type { Fibre, Blend } from '../../core/colour/blend';
 import { issueText } from '../../core/issues';
 import { useNotify } from '../../session/notices';
 import { useWorkshop } from '../../session/workshop';
@@ -10,7 +10,7 @@ const SHOWN = 6;
 export const useBlends = () => {
   const { tell } = useNotify();
   const { workers } = useWorkshop();
-  const [found, setFound] = useState<{ readonly wanted: string; readonly recipes: readonly Recipe[] } | null>(
+  const [found, setFound] = useState<{ readonly wanted: string; readonly recipes: readonly Blend[] } | null>(
     null,
   );
   const [stop, setStop] = useState<(() => void) | null>(null);

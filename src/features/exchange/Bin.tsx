@@ -1,4 +1,4 @@
-import type { Kept } from '../../records/common';
+import type { StoredRecord } from '../../records/common';
 import { useBin } from '../../session/useBin';
 import { BIN_DAYS } from '../../store/clearing';
 import { Button } from '../../ui/Button';
@@ -8,7 +8,7 @@ const DAY_MS = 24 * 3_600_000;
 /** What was deleted, and may still be brought back. */
 export const Bin = () => {
   const { deleted, bringBack, nameOf, nowMs } = useBin();
-  const left = (record: Kept): number =>
+  const left = (record: StoredRecord): number =>
     Math.max(0, Math.ceil(BIN_DAYS - (nowMs() - Date.parse(record.deletedAt ?? '')) / DAY_MS));
   return (
     <section aria-labelledby="bin">

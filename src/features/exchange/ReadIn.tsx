@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { type Issue, ISSUES, issueText } from '../../core/issues';
 import { recordKey } from '../../records/register';
-import { type Chosen, useReadFile } from '../../session/useReadFile';
+import { type ChosenFile, useReadFile } from '../../session/useReadFile';
 import { useUndo } from '../../session/useUndo';
-import type { Difference, ReadIn as Report, Standing } from '../../store/readingIn';
+import type { Difference, ImportResult as Report, RecordComparison } from '../../store/importing';
 import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 
@@ -12,7 +12,7 @@ const MOST_ISSUES = 8;
 const reportWords = (r: Report): string =>
   `Read in: ${r.added} new, ${r.replaced} brought up to date, ${r.kept} already here; ${r.entriesAdded} log entries added.`;
 
-const STANDING: Readonly<Record<Standing, string>> = {
+const STANDING: Readonly<Record<RecordComparison, string>> = {
   new: 'not here yet',
   newer: 'the file has a later one',
   older: 'changed here since: taking it goes back to the file',
@@ -69,7 +69,7 @@ const Row = (props: {
 
 /** What a file holds beside what is here: for each, whether it is taken. */
 const Asked = (props: {
-  readonly chosen: Chosen;
+  readonly chosen: ChosenFile;
   readonly onTake: (taken: ReadonlySet<string>) => void;
   readonly onLeave: () => void;
 }) => {

@@ -1,5 +1,5 @@
 import { laidGrams } from '../../core/wool/laidGrams';
-import { laidOf } from '../../records/piece';
+import { pieceWools } from '../../records/piece';
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
 import { dryShare, outcome, type Outcome } from '../../core/plan/outcome';
@@ -8,32 +8,32 @@ import { pieceScene } from '../../drawing/scene';
 import type { Piece } from '../../records/piece';
 import { localDay } from '../../session/clock';
 import { useWorkshop } from '../../session/workshop';
-import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
 import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
-import { StageLayout } from '../../ui/StageLayout';
+import { ViewLayout } from '../../ui/ViewLayout';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { TextField } from '../../ui/TextField';
 import { Why } from '../../ui/Why';
 import { type Line, linesOf, offBy } from './resultLines';
 
-type Result = Piece['result'];
+type PieceResult = Piece['result'];
 
 const DryField = (props: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly label: string;
   readonly dimension: Dimension;
   readonly value: number | null;
-  readonly set: (result: Result, value: number | null) => Result;
+  readonly set: (result: PieceResult, value: number | null) => PieceResult;
   readonly max: number;
 }) => {
-  const { stage, dimension, label } = props;
-  const { units } = stage.settings;
+  const { context, dimension, label } = props;
+  const { units } = context.settings;
   const put = (v: number | null): void =>
-    stage.change(p => ({ ...p, result: props.set(p.result, v) }), { label, key: `dry.${label}` });
+    context.change(p => ({ ...p, result: props.set(p.result, v) }), { label, key: `dry.${label}` });
   return (
     <NumberField
       strong
@@ -47,14 +47,14 @@ const DryField = (props: {
   );
 };
 
-const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
-  const { result } = stage.piece;
+const DryFields = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
+  const { result } = context.piece;
   return (
     <div className="grid grid-cols-2 items-end gap-x-6 gap-y-3">
       {plan.form.gauges.map(g => (
         <DryField
           key={g.id}
-          stage={stage}
+          context={context}
           label={`${g.id}, ${g.name}`}
           dimension="length"
           value={result.readings[g.id] ?? null}
@@ -63,8 +63,8 @@ const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan:
         />
       ))}
       <DryField
-        stage={stage}
-        label={stage.piece.plan.pieces > 1 ? 'Dry weight of one' : 'Dry weight'}
+        context={context}
+        label={context.piece.plan.pieces > 1 ? 'Dry weight of one' : 'Dry weight'}
         dimension="mass"
         value={result.grams}
         max={50_000}
@@ -72,7 +72,7 @@ const DryFields = ({ stage, plan }: { readonly stage: PieceStage; readonly plan:
       />
       {!plan.form.solid && (
         <DryField
-          stage={stage}
+          context={context}
           label="Thickness"
           dimension="thickness"
           value={result.thicknessMm}
@@ -113,11 +113,11 @@ const Comparison = ({ lines, units }: { readonly lines: readonly Line[]; readonl
   );
 };
 
-const Closing = ({ stage, came }: { readonly stage: PieceStage; readonly came: Outcome }) => {
+const Closing = ({ context, came }: { readonly context: PieceContext; readonly came: Outcome }) => {
   const { nowIso } = useWorkshop();
-  const { finishedAt } = stage.piece.result;
+  const { finishedAt } = context.piece.result;
   const close = (at: string | null): void =>
-    stage.change(p => ({ ...p, result: { ...p.result, finishedAt: at } }), {
+    context.change(p => ({ ...p, result: { ...p.result, finishedAt: at } }), {
       label: at ? 'finish' : 'reopen',
     });
   const measured = came.along !== null && came.across !== null;
@@ -134,8 +134,8 @@ const Closing = ({ stage, came }: { readonly stage: PieceStage; readonly came: O
     <div>
       <p className="font-semibold">In the record since {localDay(finishedAt)}.</p>
       <p>
-        {stage.wool
-          ? `Its shrinkage is now offered for the next piece of ${stage.wool.name}.`
+        {context.wool
+          ? `Its shrinkage is now offered for the next piece of ${context.wool.name}.`
           : 'Choose its wool in the plan, and its shrinkage is offered for the next piece of that wool.'}
       </p>
       <Button className="mt-2" onClick={() => close(null)}>
@@ -147,12 +147,12 @@ const Closing = ({ stage, came }: { readonly stage: PieceStage; readonly came: O
 
 /** Finish: the dry measures, and plan against result. */
 export const FinishView = () => {
-  const stage = usePieceStage();
-  const { plan, piece } = stage;
-  const { weighings } = stage;
+  const context = usePieceContext();
+  const { plan, piece } = context;
+  const { weighings } = context;
   const laidG = useMemo(() => {
     if (!plan.ok || !plan.value.weigh) return null;
-    const of = { ...laidOf(piece), weighings: weighings.map(e => e.act), pieces: piece.plan.pieces };
+    const of = { ...pieceWools(piece), weighings: weighings.map(e => e.act), pieces: piece.plan.pieces };
     return laidGrams(plan.value.weigh, of);
   }, [plan, piece, weighings]);
   const came = useMemo(
@@ -166,11 +166,11 @@ export const FinishView = () => {
   }, [plan, came]);
   if (!plan.ok || !came || !scene) return <p className="p-4">The plan has to be mended first.</p>;
   return (
-    <StageLayout
+    <ViewLayout
       label="Finish"
       table={
         <>
-          <Table scene={scene} units={stage.settings.units} label="Laid, dry and wanted" />
+          <Table scene={scene} units={context.settings.units} label="Laid, dry and wanted" />
           <Legend scene={scene} />
         </>
       }
@@ -182,18 +182,18 @@ export const FinishView = () => {
               Rinse until clear, squeeze and never wring; it dries as it is left, 24 h or more by its
               thickness (common practice). Irons and steam with dry hands, away from the wet bench.
             </p>
-            <DryFields stage={stage} plan={plan.value} />
+            <DryFields context={context} plan={plan.value} />
           </div>
           <Comparison
-            lines={linesOf(plan.value, came, { result: piece.result, units: stage.settings.units, laidG })}
-            units={stage.settings.units}
+            lines={linesOf(plan.value, came, { result: piece.result, units: context.settings.units, laidG })}
+            units={context.settings.units}
           />
-          <Closing stage={stage} came={came} />
+          <Closing context={context} came={came} />
           <TextField
             label="What to change next time"
             lines={3}
             value={piece.notes}
-            onText={notes => stage.change(p => ({ ...p, notes }), { label: 'notes', key: 'notes' })}
+            onText={notes => context.change(p => ({ ...p, notes }), { label: 'notes', key: 'notes' })}
           />
         </div>
       }

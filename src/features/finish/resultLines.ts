@@ -6,7 +6,7 @@ import { showVolume } from '../../core/units/showVolume';
 import { type Dimension, showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import type { Piece } from '../../records/piece';
 
-type Result = Piece['result'];
+type PieceResult = Piece['result'];
 
 /** One line of plan against result. */
 export interface Line {
@@ -19,14 +19,14 @@ export interface Line {
 }
 
 /** What came out, and the grams that it was laid of. */
-interface Came {
-  readonly result: Result;
+interface DryOutcome {
+  readonly result: PieceResult;
   readonly units: UnitSystem;
   readonly laidG: number | null;
 }
 
 /** How each figure of the result was worked out, with its inputs. */
-const whysOf = (plan: Plan, came: Outcome, { result, units, laidG }: Came) => {
+const whysOf = (plan: Plan, came: Outcome, { result, units, laidG }: DryOutcome) => {
   const show = (v: number | null | undefined, d: Dimension): string =>
     v === null || v === undefined ? 'not measured' : showQuantity(v, d, units);
   const axis = (name: 'along' | 'across'): string => {
@@ -51,7 +51,7 @@ const whysOf = (plan: Plan, came: Outcome, { result, units, laidG }: Came) => {
 };
 
 /** Plan against result, line by line. */
-export const linesOf = (plan: Plan, came: Outcome, of: Came): Line[] => {
+export const linesOf = (plan: Plan, came: Outcome, of: DryOutcome): Line[] => {
   const { result } = of;
   const why = whysOf(plan, came, of);
   const wall: readonly Line[] = [

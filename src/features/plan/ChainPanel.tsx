@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { type ChainQuantity, linksOf } from '../../core/chain/quantities';
 import { issueText } from '../../core/issues';
 import { originOf } from '../../core/plan/explain';
-import { gaveWay } from '../../core/plan/gaveWay';
+import { relaxedLink } from '../../core/plan/relaxedLink';
 import { planOf } from '../../core/plan/planOf';
 import type { PlanInput } from '../../core/plan/planInput';
 import { refusalOf } from '../../core/plan/refusalOf';
@@ -12,7 +12,7 @@ import { setAxisShrinkage, setLink, togglePin } from '../../core/plan/setLink';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { useNotify } from '../../session/notices';
 import { useUndo } from '../../session/useUndo';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { NumberField, type Read } from '../../ui/NumberField';
 import { reader, shrinkageReader } from '../../ui/readers';
 import { LINK, ORIGIN_WORDS } from './chainWords';
@@ -20,17 +20,17 @@ import { FirmnessScale } from './FirmnessScale';
 import { WhyLink } from './WhyLink';
 
 interface RowProps {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly plan: Plan;
   readonly link: ChainQuantity;
   readonly units: UnitSystem;
 }
 
 /** Whether the figure is only usual practice, and nobody's own yet. */
-const isGuess = ({ stage, plan, link }: RowProps): boolean =>
+const isGuess = ({ context, plan, link }: RowProps): boolean =>
   link === 'shrinkage'
-    ? stage.piece.shrinkageFrom === 'practice' && originOf(stage.piece.plan, plan, link) === 'given'
-    : originOf(stage.piece.plan, plan, link) === 'usual';
+    ? context.piece.shrinkageFrom === 'practice' && originOf(context.piece.plan, plan, link) === 'given'
+    : originOf(context.piece.plan, plan, link) === 'usual';
 
 const labelOf = (plan: Plan, link: ChainQuantity): string => {
   const { size, laidName } = plan.kind;
@@ -38,8 +38,8 @@ const labelOf = (plan: Plan, link: ChainQuantity): string => {
   return link === 'size' || link === 'laidSize' ? `${LINK[link].label} ${size.name}` : LINK[link].label;
 };
 
-const PinButton = ({ stage, link, plan }: RowProps) => {
-  const origin = originOf(stage.piece.plan, plan, link);
+const PinButton = ({ context, link, plan }: RowProps) => {
+  const origin = originOf(context.piece.plan, plan, link);
   const pinned = origin === 'pinned';
   return (
     <button
@@ -47,7 +47,7 @@ const PinButton = ({ stage, link, plan }: RowProps) => {
       aria-pressed={pinned}
       aria-label={`Pin ${labelOf(plan, link)}`}
       title={ORIGIN_WORDS[origin]}
-      onClick={() => stage.changePlan(p => togglePin(p, link), { label: `pin ${LINK[link].label}` })}
+      onClick={() => context.changePlan(p => togglePin(p, link), { label: `pin ${LINK[link].label}` })}
       className={`relative z-10 grid size-8 shrink-0 place-items-center rounded-full border ${
         pinned
           ? 'border-ink bg-ink text-soap'
@@ -66,7 +66,7 @@ const PinButton = ({ stage, link, plan }: RowProps) => {
 };
 
 /** Both shrinkages; they are one link of the chain, held in their ratio. */
-const ShrinkageFields = ({ stage, plan, link, units }: RowProps) => (
+const ShrinkageFields = ({ context, plan, link, units }: RowProps) => (
   <div className="flex gap-3">
     {(['along', 'across'] as const).map(axis => (
       <NumberField
@@ -74,18 +74,18 @@ const ShrinkageFields = ({ stage, plan, link, units }: RowProps) => (
         label={axis}
         className="w-20"
         strong
-        guess={isGuess({ stage, plan, link, units })}
+        guess={isGuess({ context, plan, link, units })}
         shown={showFigure(plan.shrinkage[axis], 'share', { units: units, places: 1 }).replace(/\.0$/, '')}
         unit="%"
         read={shrinkageReader(units)}
         onStep={n =>
-          stage.changePlan(
+          context.changePlan(
             p => setAxisShrinkage(p, axis, Math.min(0.94, Math.max(0, plan.shrinkage[axis] + n * 0.01))),
             { label: 'shrinkage', key: `s.${axis}` },
           )
         }
         onValue={v =>
-          stage.changePlan(p => setAxisShrinkage(p, axis, v), { label: 'shrinkage', key: `s.${axis}` })
+          context.changePlan(p => setAxisShrinkage(p, axis, v), { label: 'shrinkage', key: `s.${axis}` })
         }
       />
     ))}
@@ -116,11 +116,11 @@ const taking =
   };
 
 /** Says which wish gave way to what was typed, from what to what, with a way back. */
-const useTellGaveWay = ({ stage, plan, units }: Omit<RowProps, 'link'>): ((after: PlanInput) => void) => {
+const useTellGaveWay = ({ context, plan, units }: Omit<RowProps, 'link'>): ((after: PlanInput) => void) => {
   const { tell } = useNotify();
   const { undo } = useUndo();
   return after => {
-    const link = gaveWay(stage.piece.plan, after);
+    const link = relaxedLink(context.piece.plan, after);
     const next = planOf(after);
     if (link === null || !next.ok) return;
     const show = (v: number | undefined): string =>
@@ -134,7 +134,7 @@ const useTellGaveWay = ({ stage, plan, units }: Omit<RowProps, 'link'>): ((after
   };
 };
 
-const LinkField = ({ stage, plan, link, units }: RowProps) => {
+const LinkField = ({ context, plan, link, units }: RowProps) => {
   const { dimension, min, max, step } = LINK[link];
   const value = plan.values[link];
   const places = dimension === 'count' ? 1 : dimension === 'areal' ? 0 : undefined;
@@ -145,24 +145,24 @@ const LinkField = ({ stage, plan, link, units }: RowProps) => {
           /\.0$/,
           '',
         );
-  const takes = taking(stage.piece.plan);
-  const follows = originOf(stage.piece.plan, plan, link) === 'follows';
+  const takes = taking(context.piece.plan);
+  const follows = originOf(context.piece.plan, plan, link) === 'follows';
   const moved = useMoved(shown);
-  const tellGaveWay = useTellGaveWay({ stage, plan, units });
+  const tellGaveWay = useTellGaveWay({ context, plan, units });
   const put = (v: number): void => {
-    stage.changePlan(p => setLink(p, link, v), { label: labelOf(plan, link), key: link });
-    tellGaveWay(setLink(stage.piece.plan, link, v));
+    context.changePlan(p => setLink(p, link, v), { label: labelOf(plan, link), key: link });
+    tellGaveWay(setLink(context.piece.plan, link, v));
   };
   return (
     <NumberField
       className={`w-32 ${moved && follows ? 'moved' : ''}`}
       strong
-      guess={isGuess({ stage, plan, link, units })}
+      guess={isGuess({ context, plan, link, units })}
       label={labelOf(plan, link)}
       hideLabel
       shown={shown}
       unit={homeUnit(dimension, units)}
-      read={takes(reader(dimension, units, { min, max }), v => setLink(stage.piece.plan, link, v))}
+      read={takes(reader(dimension, units, { min, max }), v => setLink(context.piece.plan, link, v))}
       onStep={n =>
         value !== undefined && put(Math.min(max, Math.max(min, Math.round(value / step + n) * step)))
       }
@@ -172,8 +172,8 @@ const LinkField = ({ stage, plan, link, units }: RowProps) => {
 };
 
 const Row = (props: RowProps) => {
-  const { link, plan, stage, units } = props;
-  const from = link === 'shrinkage' ? SHRINKAGE_FROM[stage.piece.shrinkageFrom] : undefined;
+  const { link, plan, context, units } = props;
+  const from = link === 'shrinkage' ? SHRINKAGE_FROM[context.piece.shrinkageFrom] : undefined;
   return (
     <li className="relative flex min-h-10 items-center gap-3">
       <PinButton {...props} />
@@ -181,7 +181,7 @@ const Row = (props: RowProps) => {
       {link === 'shrinkage' ? <ShrinkageFields {...props} /> : <LinkField {...props} />}
       <WhyLink
         link={link}
-        input={stage.piece.plan}
+        input={context.piece.plan}
         plan={plan}
         units={units}
         {...(from ? { more: from } : {})}
@@ -190,14 +190,14 @@ const Row = (props: RowProps) => {
   );
 };
 
-const SHRINKAGE_FROM: Readonly<Record<PieceStage['piece']['shrinkageFrom'], string>> = {
+const SHRINKAGE_FROM: Readonly<Record<PieceContext['piece']['shrinkageFrom'], string>> = {
   practice: 'A third is common practice for a wool one does not know. A swatch tells more.',
   wool: 'Offered from the finished pieces of this wool.',
   felter: 'Set by you.',
 };
 
 /** The chain of numbers: what is pinned, what is given, and what follows. */
-export const ChainPanel = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => (
+export const ChainPanel = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => (
   <section aria-labelledby="chain-title">
     <h2 id="chain-title" className="text-lg font-semibold">
       Chain
@@ -207,7 +207,7 @@ export const ChainPanel = ({ stage, plan }: { readonly stage: PieceStage; readon
     </p>
     <ul className="relative flex flex-col gap-1 before:absolute before:top-4 before:bottom-8 before:left-[15px] before:border-l-2 before:border-rim">
       {linksOf(plan.kind.body).map(link => (
-        <Row key={link} link={link} stage={stage} plan={plan} units={stage.settings.units} />
+        <Row key={link} link={link} context={context} plan={plan} units={context.settings.units} />
       ))}
     </ul>
     <FirmnessScale density={plan.values.firmness ?? null} />

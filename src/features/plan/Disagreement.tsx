@@ -1,14 +1,14 @@
-import type { ChainSolution, WayOut } from '../../core/chain/solveChain';
+import type { ChainSolution, PinRemedy } from '../../core/chain/solveChain';
 import { setLink } from '../../core/plan/setLink';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
 import { LINK } from './chainWords';
 
-const show = (w: WayOut, units: UnitSystem, value: number): string =>
+const show = (w: PinRemedy, units: UnitSystem, value: number): string =>
   showQuantity(value, LINK[w.link].dimension, units);
 
-const difference = (w: WayOut, units: UnitSystem): string => {
+const difference = (w: PinRemedy, units: UnitSystem): string => {
   const more = w.needs > w.pinned;
   return `${show(w, units, Math.abs(w.needs - w.pinned))} ${more ? 'more' : 'less'}`;
 };
@@ -16,12 +16,12 @@ const difference = (w: WayOut, units: UnitSystem): string => {
 /** An impossible set of pins: which disagree, by how much, and what each would have to be. */
 export const Disagreement = ({
   solution,
-  stage,
+  context,
 }: {
   readonly solution: ChainSolution;
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
 }) => {
-  const { units } = stage.settings;
+  const { units } = context.settings;
   if (solution.status === 'solved') return null;
   if (solution.status === 'free')
     return (
@@ -30,7 +30,7 @@ export const Disagreement = ({
         <p>Still free: {solution.free.map(l => LINK[l].label.toLowerCase()).join(', ')}. Type one of them.</p>
       </div>
     );
-  const { pinned } = stage.piece.plan;
+  const { pinned } = context.piece.plan;
   const [worst, other] = solution.waysOut.toSorted(
     (a, b) =>
       Number(pinned.includes(a.link)) - Number(pinned.includes(b.link)) ||
@@ -49,7 +49,7 @@ export const Disagreement = ({
           <li key={w.link}>
             <Button
               onClick={() =>
-                stage.changePlan(p => setLink(p, w.link, w.needs), { label: LINK[w.link].label })
+                context.changePlan(p => setLink(p, w.link, w.needs), { label: LINK[w.link].label })
               }
             >
               {LINK[w.link].label} {show(w, units, w.needs)}

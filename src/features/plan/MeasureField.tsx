@@ -3,7 +3,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import { setMeasure } from '../../core/plan/setLink';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { type Dimension, homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -11,7 +11,7 @@ import { Select, wordOptions } from '../../ui/Select';
 import { Why } from '../../ui/Why';
 
 interface FieldProps {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly plan: Plan;
   readonly spec: MeasureSpec;
   readonly onDrawing?: boolean;
@@ -54,12 +54,12 @@ const FromTable = (props: {
 };
 
 /** One finished measure of the form. */
-export const MeasureField = ({ stage, plan, spec, onDrawing = false }: FieldProps) => {
-  const { units } = stage.settings;
+export const MeasureField = ({ context, plan, spec, onDrawing = false }: FieldProps) => {
+  const { units } = context.settings;
   const value = plan.measures[spec.id];
   if (value === undefined) return null;
   const put = (v: number): void =>
-    stage.changePlan(p => setMeasure(p, spec.id, v), { label: spec.label, key: `m.${spec.id}` });
+    context.changePlan(p => setMeasure(p, spec.id, v), { label: spec.label, key: `m.${spec.id}` });
   if (spec.dimension === 'choice')
     return (
       <div className="flex w-full flex-wrap items-center gap-x-3 gap-y-1" title={spec.hint}>

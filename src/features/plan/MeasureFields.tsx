@@ -2,7 +2,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import { setPlaces } from '../../core/plan/setLink';
 import { homeUnit, showFigure, type UnitSystem } from '../../core/units/units';
 import type { Grip, Scene } from '../../drawing/scene';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -23,7 +23,7 @@ const sideOf = (grip: Grip, girthsAt: 'left' | 'right'): Hanger['side'] => {
 };
 
 /** The measures as figures at their handles. A measure with two handles is written once. */
-export const measureHangers = (stage: PieceStage, plan: Plan, scene: Scene): Hanger[] => {
+export const measureHangers = (context: PieceContext, plan: Plan, scene: Scene): Hanger[] => {
   if (!hangsOff(plan)) return [];
   const seen = new Set<string>();
   const specs = plan.kind.specs(plan.measures);
@@ -39,16 +39,16 @@ export const measureHangers = (stage: PieceStage, plan: Plan, scene: Scene): Han
         id: grip.target,
         at: grip.at,
         side: sideOf(grip, girthsAt),
-        node: <MeasureField stage={stage} plan={plan} spec={spec} onDrawing />,
+        node: <MeasureField context={context} plan={plan} spec={spec} onDrawing />,
       },
     ];
   });
 };
 
 /** For a form with a list of places: one more at the mouth, or one fewer. */
-const Places = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
+const Places = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
   const change = (how: 'more' | 'fewer'): void =>
-    stage.changePlan(p => setPlaces(p, how) ?? p, {
+    context.changePlan(p => setPlaces(p, how) ?? p, {
       label: how === 'more' ? 'add a place' : 'remove a place',
     });
   return plan.kind.places ? (
@@ -63,11 +63,11 @@ const Places = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pl
 
 /** Measures that have no handle on the drawing, or all of them when they do not fit there. */
 export const MeasureList = ({
-  stage,
+  context,
   plan,
   hung,
 }: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly plan: Plan;
   /** Those that hang off the drawing already. */
   readonly hung: ReadonlySet<string>;
@@ -83,26 +83,26 @@ export const MeasureList = ({
       </h2>
       <div className={plan.kind.places ? 'grid w-fit grid-cols-2 gap-x-8' : 'flex flex-wrap gap-x-5 gap-y-3'}>
         {listed.map(spec => (
-          <MeasureField key={spec.id} stage={stage} plan={plan} spec={spec} />
+          <MeasureField key={spec.id} context={context} plan={plan} spec={spec} />
         ))}
       </div>
-      <Places stage={stage} plan={plan} />
+      <Places context={context} plan={plan} />
     </section>
   );
 };
 
 /** A length of the laying, such as the fold-over, that belongs to the plan and not to the form. */
 export const LayingField = (props: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly link: 'foldOverMm' | 'resistMm';
   readonly label: string;
   readonly units: UnitSystem;
 }) => {
-  const { stage, link, units } = props;
-  const value = stage.piece.plan[link];
+  const { context, link, units } = props;
+  const value = context.piece.plan[link];
   const dimension = link === 'resistMm' ? 'thickness' : 'length';
   const put = (v: number): void =>
-    stage.changePlan(p => ({ ...p, [link]: v }), { label: props.label, key: link });
+    context.changePlan(p => ({ ...p, [link]: v }), { label: props.label, key: link });
   return (
     <NumberField
       className="w-32"

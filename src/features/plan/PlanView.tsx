@@ -9,8 +9,8 @@ import type { EdgeSurplus, Turned } from '../../core/forms/formKind';
 import { EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene, type Role } from '../../drawing/scene';
-import { type PieceStage, usePieceStage } from '../../session/pieceStage';
-import { StageLayout } from '../../ui/StageLayout';
+import { type PieceContext, usePieceContext } from '../../session/pieceContext';
+import { ViewLayout } from '../../ui/ViewLayout';
 import { Why } from '../../ui/Why';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
@@ -21,28 +21,28 @@ import { ChainPanel } from './ChainPanel';
 import { gripControls } from './controls';
 import { Disagreement } from './Disagreement';
 import { Facts } from './Facts';
-import { FaceChoice, Making } from './Making';
+import { FaceChoice, MakingFields } from './MakingFields';
 import { LayingField, measureHangers, MeasureList } from './MeasureFields';
 import { useOutline } from './useOutline';
 import { WoolChoice } from './WoolChoice';
 
 /** While a grip is dragged the plan is drafted here (session); it is kept when the finger lifts. */
-const useDraft = (stage: PieceStage) => {
+const useDraft = (context: PieceContext) => {
   const [draft, setDraft] = useState<{ base: PlanInput; plan: PlanInput } | null>(null);
-  const live = draft && draft.base === stage.piece.plan ? draft.plan : null;
+  const live = draft && draft.base === context.piece.plan ? draft.plan : null;
   const planned = useMemo(
     () =>
       live
-        ? makePlan(live, stage.plan.ok ? { finenessMm: draggedFineness(stage.plan.value) } : {})
-        : stage.plan,
-    [live, stage],
+        ? makePlan(live, context.plan.ok ? { finenessMm: draggedFineness(context.plan.value) } : {})
+        : context.plan,
+    [live, context],
   );
   const set = (change: (plan: PlanInput) => PlanInput, done: boolean, label: string): void => {
-    if (!done) return setDraft({ base: stage.piece.plan, plan: change(stage.piece.plan) });
+    if (!done) return setDraft({ base: context.piece.plan, plan: change(context.piece.plan) });
     setDraft(null);
-    stage.changePlan(change, { label });
+    context.changePlan(change, { label });
   };
-  const shown: PieceStage = live ? { ...stage, piece: { ...stage.piece, plan: live } } : stage;
+  const shown: PieceContext = live ? { ...context, piece: { ...context.piece, plan: live } } : context;
   return { planned, set, drop: () => setDraft(null), shown };
 };
 
@@ -50,8 +50,8 @@ const woolFill = (role: Role): string | undefined =>
   role === 'wool' ? 'color-mix(in srgb, var(--soap) 55%, transparent)' : undefined;
 
 /** Once wool is laid, its laid size is a fact: a changed plan is not what lies on the table. */
-const AlreadyLaid = ({ stage }: { readonly stage: PieceStage }) =>
-  stageOf(stage.entries, stage.piece.result.finishedAt) === 'planned' ? null : (
+const AlreadyLaid = ({ context }: { readonly context: PieceContext }) =>
+  stageOf(context.entries, context.piece.result.finishedAt) === 'planned' ? null : (
     <p className="mb-3 border-l-4 border-now pl-3">
       This piece is laid. A change here changes what the bench and the record measure it against; for another
       one, use “Make again”.
@@ -106,21 +106,21 @@ const noGrips = (): null => null;
 const TWO_COLUMNS = 'md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 
 const Drawn = ({
-  stage,
+  context,
   plan,
   isCurrent,
   set,
   drop,
 }: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly plan: Plan;
   /** False while what was decided cannot be planned: then the last plan that could is drawn. */
   readonly isCurrent: boolean;
   readonly set: ReturnType<typeof useDraft>['set'];
   readonly drop: () => void;
 }) => {
-  const { units } = stage.settings;
-  const input = stage.piece.plan;
+  const { units } = context.settings;
+  const input = context.piece.plan;
   const [face, setFace] = useState(0);
   const laidIsHeld = originOf(input, plan, 'size') === 'follows';
   const scene = useMemo(
@@ -128,21 +128,23 @@ const Drawn = ({
     [plan.form, input.foldOverMm, face, laidIsHeld],
   );
   const roomy = useRoomy('md');
-  const hangers = roomy ? measureHangers(stage, plan, scene) : [];
+  const hangers = roomy ? measureHangers(context, plan, scene) : [];
   const hung = new Set(hangers.map(h => h.id));
   const onResist = plan.form.outlineIs === 'resist';
-  const outline = useOutline({ stage, plan, isCurrent, set, drop });
+  const outline = useOutline({ context, plan, isCurrent, set, drop });
   return (
-    <StageLayout
+    <ViewLayout
       label="Plan"
       table={
         <>
           <Table
             scene={scene}
             units={units}
-            label={`${stage.piece.name} on the table`}
+            label={`${context.piece.name} on the table`}
             controlOf={
-              outline.editing ? noGrips : gripControls({ input, plan, units, snap: stage.settings.snap, set })
+              outline.editing
+                ? noGrips
+                : gripControls({ input, plan, units, snap: context.settings.snap, set })
             }
             hangers={outline.editing ? [] : hangers}
             fillOf={woolFill}
@@ -150,30 +152,32 @@ const Drawn = ({
           />
           <Legend scene={scene} />
           {plan.form.turned && roomy && (
-            <FinishedForm turned={plan.form.turned} colour={stage.wool?.colour ?? UNDYED} />
+            <FinishedForm turned={plan.form.turned} colour={context.wool?.colour ?? UNDYED} />
           )}
         </>
       }
       instruments={
         <div className={TWO_COLUMNS}>
           <div className="w-full">
-            <Disagreement solution={plan.solution} stage={stage} />
-            <AlreadyLaid stage={stage} />
+            <Disagreement solution={plan.solution} context={context} />
+            <AlreadyLaid context={context} />
             <Warnings plan={plan} />
           </div>
           {outline.tools}
-          <MeasureList stage={stage} plan={plan} hung={hung} />
+          <MeasureList context={context} plan={plan} hung={hung} />
           <div className="min-w-0 flex-1">
-            <ChainPanel stage={stage} plan={plan} />
+            <ChainPanel context={context} plan={plan} />
           </div>
           <section
             aria-label="Wool and laying"
             className="mt-4 flex w-full flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
           >
-            <WoolChoice stage={stage} />
-            {onResist && <LayingField stage={stage} link="foldOverMm" label="Fold-over" units={units} />}
-            {onResist && <LayingField stage={stage} link="resistMm" label="Resist thickness" units={units} />}
-            <Making stage={stage} plan={plan} />
+            <WoolChoice context={context} />
+            {onResist && <LayingField context={context} link="foldOverMm" label="Fold-over" units={units} />}
+            {onResist && (
+              <LayingField context={context} link="resistMm" label="Resist thickness" units={units} />
+            )}
+            <MakingFields context={context} plan={plan} />
             <FaceChoice plan={plan} face={face} onFace={setFace} />
             {plan.form.edgeSurplus && <FoldedEdge surplus={plan.form.edgeSurplus} units={units} />}
           </section>
@@ -186,11 +190,11 @@ const Drawn = ({
 
 /** Plan: what it must measure, and everything that follows. */
 export const PlanView = () => {
-  const stage = usePieceStage();
-  const { planned, set, drop, shown } = useDraft(stage);
+  const context = usePieceContext();
+  const { planned, set, drop, shown } = useDraft(context);
   const [last, setLast] = useState<Plan | null>(null);
   if (planned.ok && planned.value !== last) setLast(planned.value);
-  const plan = planned.ok ? planned.value : (last ?? standInPlan(stage.piece.plan));
+  const plan = planned.ok ? planned.value : (last ?? standInPlan(context.piece.plan));
   return (
     <>
       {!planned.ok && (
@@ -200,7 +204,7 @@ export const PlanView = () => {
           ))}
         </div>
       )}
-      {plan && <Drawn stage={shown} plan={plan} isCurrent={planned.ok} set={set} drop={drop} />}
+      {plan && <Drawn context={shown} plan={plan} isCurrent={planned.ok} set={set} drop={drop} />}
     </>
   );
 };

@@ -2,7 +2,7 @@ import { stageOf } from '../../core/log/stageOf';
 import { setAxisShrinkage } from '../../core/plan/setLink';
 import { breedWarnings } from '../../core/wool/breeds';
 import type { Piece } from '../../records/piece';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useExpectations, type WoolExpectation } from '../../session/useExpectation';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
@@ -24,17 +24,17 @@ const isUsed = (piece: Piece, { along, across }: WoolExpectation): boolean =>
   Math.abs(piece.plan.shrinkage.across - across.mean) < SAME;
 
 /** Which wool, and what is expected of it. A plan whose shrinkage nobody typed takes it; any other is offered it. */
-export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
+export const WoolChoice = ({ context }: { readonly context: PieceContext }) => {
   const wools = useWools();
-  const { piece } = stage;
+  const { piece } = context;
   const expect = useExpectations(piece.id);
   const chosen = wools.find(w => w.id === piece.woolId);
   const known = chosen ? expect(chosen) : null;
   const shelf = wools.filter(w => w.sort === 'wool' && (w.deletedAt === null || w.id === piece.woolId));
-  const isLaid = stageOf(stage.entries, piece.result.finishedAt) !== 'planned';
+  const isLaid = stageOf(context.entries, piece.result.finishedAt) !== 'planned';
   const choose = (woolId: string): void => {
     const wool = wools.find(w => w.id === woolId);
-    stage.change(
+    context.change(
       p => {
         const next = { ...p, woolId: wool?.id ?? null };
         return wool && p.shrinkageFrom !== 'felter' && !isLaid ? withExpected(next, expect(wool)) : next;
@@ -43,14 +43,14 @@ export const WoolChoice = ({ stage }: { readonly stage: PieceStage }) => {
     );
   };
   const take = (): void => {
-    if (known) stage.change(p => withExpected(p, known), { label: 'shrinkage of this wool' });
+    if (known) context.change(p => withExpected(p, known), { label: 'shrinkage of this wool' });
   };
   return (
     <div className="flex w-full flex-col gap-1">
       <span className="flex items-end gap-2">
         <span
           className="mb-1.5 size-6 shrink-0 rounded-full border border-rim"
-          style={{ background: stage.wool?.colour ?? 'transparent' }}
+          style={{ background: context.wool?.colour ?? 'transparent' }}
         />
         <Select
           className="flex-1"

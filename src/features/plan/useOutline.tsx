@@ -9,7 +9,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import { setOutline } from '../../core/plan/setLink';
 import { useNotify } from '../../session/notices';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import type { View } from '../../ui/table/view';
 import { snapStep } from './controls';
 import { OutlineNodes } from './OutlineNodes';
@@ -24,7 +24,7 @@ export interface OutlineEditing {
 
 /** Editing the outline of a form that is drawn; nothing for one that is not. */
 export const useOutline = (of: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly plan: Plan;
   /** False while the outline as it is drawn cannot be planned. */
   readonly isCurrent: boolean;
@@ -32,13 +32,13 @@ export const useOutline = (of: {
   /** Lets go of what is only being dragged. */
   readonly drop: () => void;
 }): OutlineEditing => {
-  const { stage, plan, isCurrent, set, drop } = of;
+  const { context, plan, isCurrent, set, drop } = of;
   const { tell } = useNotify();
   const [editing, setEditing] = useState(false);
   const [picked, setPicked] = useState(0);
-  const given = stage.piece.plan.form.outline ?? plan.kind.outline;
+  const given = context.piece.plan.form.outline ?? plan.kind.outline;
   if (!plan.kind.outline || !given) return { editing: false, nodes: null, tools: null };
-  const measures = isCurrent ? plan.measures : stage.piece.plan.form.measures;
+  const measures = isCurrent ? plan.measures : context.piece.plan.form.measures;
   const drawn = drawnOnPiece(measures, given);
   const crossing = isCurrent ? null : selfCrossing(curvedOutline(drawn).points);
   /** An outline that encloses nothing or crosses itself is shown while it is dragged, and not kept. */
@@ -48,7 +48,7 @@ export const useOutline = (of: {
     drop();
     tell({ text: `${clean.issues.map(issueText).join(' ')} The outline was left as it was.` });
   };
-  const { units, snap } = stage.settings;
+  const { units, snap } = context.settings;
   const chosen = Math.min(picked, drawn.points.length - 1);
   return {
     editing,

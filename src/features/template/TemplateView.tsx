@@ -11,11 +11,11 @@ import { templateSvg } from '../../files/templateSvg';
 import { localDay } from '../../session/clock';
 import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
-import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { StageLayout } from '../../ui/StageLayout';
+import { ViewLayout } from '../../ui/ViewLayout';
 import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { toScreen, type View } from '../../ui/table/view';
@@ -85,24 +85,24 @@ const TemplateWords = ({ template, view }: { readonly template: Template; readon
   </g>
 );
 
-const useExports = (stage: PieceStage, plan: Plan, half: boolean) => {
+const useExports = (context: PieceContext, plan: Plan, half: boolean) => {
   const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
   const { tell } = useNotify();
   const { workers, nowIso } = useWorkshop();
   const template = useMemo(
     () =>
       makeTemplate(plan, {
-        name: stage.piece.name,
+        name: context.piece.name,
         date: localDay(nowIso()),
-        foldOverMm: stage.piece.plan.foldOverMm,
-        pieces: stage.piece.plan.pieces,
-        units: stage.settings.units,
+        foldOverMm: context.piece.plan.foldOverMm,
+        pieces: context.piece.plan.pieces,
+        units: context.settings.units,
         half,
       }),
-    [plan, stage.piece.name, stage.piece.plan, stage.settings.units, half, nowIso],
+    [plan, context.piece.name, context.piece.plan, context.settings.units, half, nowIso],
   );
   const pdf = async (): Promise<void> => {
-    const { page: paper, orientation } = stage.settings;
+    const { page: paper, orientation } = context.settings;
     const abort = new AbortController();
     const stop = (): void => abort.abort();
     setProgress({ done: 0, of: 0, stop });
@@ -112,13 +112,13 @@ const useExports = (stage: PieceStage, plan: Plan, half: boolean) => {
       { onProgress: (done, of) => setProgress({ done, of, stop }), signal: abort.signal },
     );
     setProgress(null);
-    if (made.ok) download(fileName(`${stage.piece.name} template`, 'pdf'), 'application/pdf', made.value);
+    if (made.ok) download(fileName(`${context.piece.name} template`, 'pdf'), 'application/pdf', made.value);
     else if (!abort.signal.aborted) tell({ text: made.issues.map(issueText).join(' ') });
   };
   const svg = (): void =>
-    download(fileName(`${stage.piece.name} template`, 'svg'), 'image/svg+xml', templateSvg(template));
+    download(fileName(`${context.piece.name} template`, 'svg'), 'image/svg+xml', templateSvg(template));
   const dxf = (): void =>
-    download(fileName(`${stage.piece.name} template`, 'dxf'), 'image/vnd.dxf', templateDxf(template));
+    download(fileName(`${context.piece.name} template`, 'dxf'), 'image/vnd.dxf', templateDxf(template));
   return { template, pdf, svg, dxf, progress };
 };
 
@@ -136,12 +136,12 @@ const sceneOf = (template: Template): Scene => ({
   box: template.box,
 });
 
-const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Plan }) => {
+const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
   const changeSettings = useChangeSettings();
   const [half, setHalf] = useState(false);
   const halves = useMemo(() => canHalve(plan.form), [plan.form]);
-  const { template, pdf, svg, dxf, progress } = useExports(stage, plan, half);
-  const { units, page, orientation } = stage.settings;
+  const { template, pdf, svg, dxf, progress } = useExports(context, plan, half);
+  const { units, page, orientation } = context.settings;
   const sheets = useMemo(() => planSheets(template.box, page, orientation), [template, page, orientation]);
   const scene = useMemo(() => sceneOf(template), [template]);
   const [first, last] = [sheets.sheets[0], sheets.sheets.at(-1)];
@@ -149,7 +149,7 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
     first && last ? { ...last.window, minX: first.window.minX, minY: first.window.minY } : scene.box;
   const n = sheets.rows * sheets.columns;
   return (
-    <StageLayout
+    <ViewLayout
       label="Template"
       table={
         <>
@@ -257,11 +257,11 @@ const Drawn = ({ stage, plan }: { readonly stage: PieceStage; readonly plan: Pla
 
 /** Template: the outline at true scale, on paper. */
 export const TemplateView = () => {
-  const stage = usePieceStage();
-  return stage.plan.ok ? (
+  const context = usePieceContext();
+  return context.plan.ok ? (
     <>
       <div className="no-print contents">
-        <Drawn stage={stage} plan={stage.plan.value} />
+        <Drawn context={context} plan={context.plan.value} />
       </div>
       <p className="hidden p-8 text-xl print:block">
         This page is not at true scale. Save the PDF, and print that at 100 %.

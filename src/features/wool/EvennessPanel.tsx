@@ -8,7 +8,7 @@ import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Why } from '../../ui/Why';
-import type { Laid, useEvenness } from './useEvenness';
+import type { EvennessResult, useEvenness } from './useEvenness';
 
 /** Wisps are weighed ten at a time: one is too light for a kitchen scale. */
 const WISPS = 10;
@@ -60,7 +60,7 @@ export const inLayers = (way: WayToLay): string => `${way.layers.length} layers`
 
 const percent = (share: number): string => (share > 0 && share < 0.005 ? 'under 1 %' : showShare(share));
 
-const Figures = ({ all }: { readonly all: ReadonlyArray<WayToLay & Laid> }) => {
+const Figures = ({ all }: { readonly all: ReadonlyArray<WayToLay & EvennessResult> }) => {
   const [first] = all;
   const edge = first?.evenness.edgeShare ?? 1;
   return (
@@ -74,7 +74,7 @@ const Figures = ({ all }: { readonly all: ReadonlyArray<WayToLay & Laid> }) => {
               ['thinner than half', e => percent(e.thinShare)],
               ['holes, about', e => String(Math.round(e.holes))],
               ['edges against the middle', e => showShare(e.edgeShare)],
-            ] as ReadonlyArray<readonly [string, (e: Laid['evenness']) => string]>
+            ] as ReadonlyArray<readonly [string, (e: EvennessResult['evenness']) => string]>
           ).map(([name, show]) => (
             <tr key={name} className="border-b border-rim">
               <th scope="row" className="text-left font-normal first-letter:uppercase">

@@ -2,14 +2,14 @@ import { useState } from 'react';
 import { kitOf } from '../../core/batch/kitOf';
 import { issueText } from '../../core/issues';
 import type { FormPlan } from '../../core/forms/formKind';
-import { layingOf } from '../../core/plan/layingOf';
+import { layMethodOf } from '../../core/plan/layMethodOf';
 import { laySteps } from '../../core/wool/layOrder';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { download, fileName } from '../../files/download';
 import type { ListSection } from '../../files/listPdf';
-import { laidOf } from '../../records/piece';
+import { pieceWools } from '../../records/piece';
 import { useNotify } from '../../session/notices';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useWools } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
@@ -25,17 +25,17 @@ const MOST_HEADS = 500;
 
 /** Kits for a class: a kit a head with spares, what to pack, the steps, and what only an adult does. */
 export const KitDialog = (props: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly weigh: WeighPlan;
   readonly form: FormPlan;
   readonly onResist: boolean;
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
 }) => {
-  const { stage, weigh, form, onResist } = props;
-  const how = layingOf(form);
-  const { units } = stage.settings;
-  const { laying } = stage.piece;
+  const { context, weigh, form, onResist } = props;
+  const how = layMethodOf(form);
+  const { units } = context.settings;
+  const { laying } = context.piece;
   const { stepG } = weigh;
   const [heads, setHeads] = useState(8);
   const [spares, setSpares] = useState<number | null>(null);
@@ -48,7 +48,7 @@ export const KitDialog = (props: {
     ...(spares === null ? {} : { spares }),
     children,
     onResist,
-    ...laidOf(stage.piece),
+    ...pieceWools(context.piece),
   });
   const mass = (g: number): string => scaleMass(g, stepG, units);
   const name = (id: string | null): string => wools.find(w => w.id === id)?.name ?? 'wool not chosen yet';
@@ -66,7 +66,7 @@ export const KitDialog = (props: {
     ...(kit.adultOnly.length > 0 ? [{ heading: 'With children', lines: kit.adultOnly }] : []),
   ];
   const save = (): void => {
-    const title = `Kits: ${stage.piece.name}`;
+    const title = `Kits: ${context.piece.name}`;
     workers.long
       .run('listPdf', { title, sections })
       .then(made =>

@@ -1,7 +1,7 @@
 import type { FormPlan } from '../../core/forms/formKind';
-import { layingOf } from '../../core/plan/layingOf';
+import { layMethodOf } from '../../core/plan/layMethodOf';
 import { FIBRE_LAYS, LAY_ORDERS, laySteps } from '../../core/wool/layOrder';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { Choice } from '../../ui/Choice';
 import { Decorations } from './Decorations';
 import { layWords } from '../../ui/layWords';
@@ -16,16 +16,16 @@ const FIBRE_WORDS = {
 
 /** How it is laid, by school, and the steps that follow: they are ticked off at the bench. */
 export const LayUp = (props: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly form: FormPlan;
   readonly layers: number;
 }) => {
-  const { stage, form, layers } = props;
-  const how = layingOf(form);
+  const { context, form, layers } = props;
+  const how = layMethodOf(form);
   const { build, faces } = how;
-  const { laying } = stage.piece;
+  const { laying } = context.piece;
   const put = (more: Partial<typeof laying>): void =>
-    stage.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
+    context.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
   const steps = laySteps({ ...how, layers, ...laying });
   return (
     <div className="mb-4 flex flex-col gap-2">
@@ -52,7 +52,7 @@ export const LayUp = (props: {
       <Decorations
         decorations={laying.decorations}
         faces={faces}
-        units={stage.settings.units}
+        units={context.settings.units}
         onChange={decorations => put({ decorations })}
       />
       <details>

@@ -2,7 +2,7 @@ import type { LayerPart } from '../../core/wool/pileList';
 import { partsOf } from '../../core/wool/pileList';
 import { showFigure } from '../../core/units/units';
 import { withLayer } from '../../records/piece';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
@@ -12,13 +12,19 @@ import { namedOptions, Select } from '../../ui/Select';
 const MOST_PARTS = 6;
 
 /** What the layer on the table is laid of: one wool or several, by their shares. */
-export const LayerColours = ({ stage, layer }: { readonly stage: PieceStage; readonly layer: number }) => {
-  const { piece } = stage;
+export const LayerColours = ({
+  context,
+  layer,
+}: {
+  readonly context: PieceContext;
+  readonly layer: number;
+}) => {
+  const { piece } = context;
   const wools = useWools().filter(w => w.deletedAt === null || piece.woolId === w.id);
   const parts = partsOf(piece.colours, layer, piece.woolId);
-  const { units } = stage.settings;
+  const { units } = context.settings;
   const put = (next: readonly LayerPart[], label: string): void =>
-    stage.change(p => withLayer(p, layer, next), { label });
+    context.change(p => withLayer(p, layer, next), { label });
   const change = (i: number, more: Partial<LayerPart>): void =>
     put(
       parts.map((p, k) => (k === i ? { ...p, ...more } : p)),

@@ -2,18 +2,18 @@ import type { Plan } from '../../core/plan/makePlan';
 import { linearFromKept } from '../../core/shrinkage/linearFromKept';
 import { showQuantity, showShare } from '../../core/units/units';
 import {
-  costOf,
-  type Enough,
-  enough,
+  woolCost,
+  type WoolSupply,
+  woolSupply,
   type Substitute,
   substituteFor,
   sufficientShare,
-} from '../../core/wool/enough';
+} from '../../core/wool/woolSupply';
 import { type ScalePile, woolNeeds } from '../../core/wool/pileList';
 import type { WeighPlan } from '../../core/wool/weigh';
-import { laidOf, withSubstitute } from '../../records/piece';
+import { pieceWools, withSubstitute } from '../../records/piece';
 import type { Wool } from '../../records/wool';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useGramsLeft } from '../../session/useShelf';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
@@ -25,13 +25,13 @@ const LEAST_SHARE = 0.1;
 
 /** What would make too little enough: a smaller piece, a thinner one, or another wool where it is not seen. */
 const WaysOut = (props: {
-  readonly row: Enough;
-  readonly stage: PieceStage;
+  readonly row: WoolSupply;
+  readonly context: PieceContext;
   readonly plan: Plan;
   readonly substitute: (Substitute & { readonly name: string }) | null;
 }) => {
-  const { row, stage, plan, substitute } = props;
-  const { units } = stage.settings;
+  const { row, context, plan, substitute } = props;
+  const { units } = context.settings;
   const share = sufficientShare(row);
   const smaller = linearFromKept(share, plan.form.solid ? 3 : 2);
   const { thickness, size } = plan.values;
@@ -56,7 +56,7 @@ const WaysOut = (props: {
           </span>
           <Button
             onClick={() =>
-              stage.change(
+              context.change(
                 p => withSubstitute(p, substitute.layers, { from: row.woolId, to: substitute.woolId }),
                 { label: `${substitute.name} in layer ${layerWords}` },
               )
@@ -74,27 +74,27 @@ const WaysOut = (props: {
 
 /** What each wool must give, and what the shelf has of it: known before the first wisp is laid. */
 export const Needs = (props: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly plan: Plan;
   readonly weigh: WeighPlan;
   readonly piles: readonly ScalePile[];
 }) => {
-  const { stage, plan, weigh, piles } = props;
+  const { context, plan, weigh, piles } = props;
   const wools = useWools();
   const left = useGramsLeft();
-  const { units } = stage.settings;
+  const { units } = context.settings;
   const wool = (id: string | null): Wool | null => wools.find(w => w.id === id) ?? null;
   const leftOf = (id: string | null): number | null => {
     const of = wool(id);
     return of && left(of);
   };
-  const rows = enough(
-    woolNeeds(weigh, laidOf(stage.piece)),
-    stage.weighings.map(e => e.act),
+  const rows = woolSupply(
+    woolNeeds(weigh, pieceWools(context.piece)),
+    context.weighings.map(e => e.act),
     leftOf,
   ).map(row => ({ ...row, wool: wool(row.woolId) }));
   const short = rows.filter(r => r.short > 0);
-  const cost = costOf(rows.map(r => ({ grams: r.grams, per100g: r.wool?.per100g })));
+  const cost = woolCost(rows.map(r => ({ grams: r.grams, per100g: r.wool?.per100g })));
   if (rows.length < 2 && short.length === 0 && cost.sum === 0) return null;
   const spare = wools
     .filter(w => w.deletedAt === null && w.sort === 'wool')
@@ -102,8 +102,8 @@ export const Needs = (props: {
       woolId: w.id,
       grams: (left(w) ?? 0) - (rows.find(r => r.woolId === w.id)?.open ?? 0),
     }));
-  const substituteOf = (row: Enough) => {
-    const open = piles.filter(p => !stage.weighings.some(e => e.act.pile === p.id));
+  const substituteOf = (row: WoolSupply) => {
+    const open = piles.filter(p => !context.weighings.some(e => e.act.pile === p.id));
     const found = substituteFor(row, open, spare);
     return found && { ...found, name: wool(found.woolId)?.name ?? '' };
   };
@@ -141,7 +141,7 @@ export const Needs = (props: {
               </p>
             </Why>
           </p>
-          <WaysOut row={row} stage={stage} plan={plan} substitute={substituteOf(row)} />
+          <WaysOut row={row} context={context} plan={plan} substitute={substituteOf(row)} />
         </div>
       ))}
     </section>

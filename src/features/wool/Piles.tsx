@@ -61,7 +61,7 @@ const tooFine = (heap: FaceWeight, stepG: number): boolean =>
   heap.equal > 1 && heap.eachGrams < FEWEST_STEPS * stepG;
 
 /** What is weighed for a solid: its heaps, and what each of the equal ones gets. */
-export const HeapPiles = ({ weigh, units }: PilesProps) => (
+export const SolidPiles = ({ weigh, units }: PilesProps) => (
   <table className="w-full">
     <caption className="text-left text-lg font-semibold">Weigh out</caption>
     <HeadRow rows="heap" columns={['in all', 'each']} />

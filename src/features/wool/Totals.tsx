@@ -1,13 +1,13 @@
 import { showQuantity } from '../../core/units/units';
 import type { WeighPlan } from '../../core/wool/weigh';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { Why } from '../../ui/Why';
 import { scaleMass } from '../../core/units/scaleMass';
 
 /** Where the three masses come from. */
-const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
-  const { units } = stage.settings;
-  const { plan } = stage.piece;
+const WhyTotals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly context: PieceContext }) => {
+  const { units } = context.settings;
+  const { plan } = context.piece;
   const mass = (g: number): string => scaleMass(g, weigh.stepG, units);
   const exact = showQuantity(weigh.partGrams * weigh.parts, 'mass', units);
   const each = weigh.times > 1 ? `, for one of ${weigh.times}` : '';
@@ -35,8 +35,8 @@ const WhyTotals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage
 };
 
 /** What to take, what of it is laid, and what is kept aside. */
-export const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly stage: PieceStage }) => {
-  const { units } = stage.settings;
+export const Totals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly context: PieceContext }) => {
+  const { units } = context.settings;
   return (
     <div className="mb-3 flex items-start">
       <dl className="flex flex-1 gap-6">
@@ -55,7 +55,7 @@ export const Totals = ({ weigh, stage }: { readonly weigh: WeighPlan; readonly s
           </div>
         ))}
       </dl>
-      <WhyTotals weigh={weigh} stage={stage} />
+      <WhyTotals weigh={weigh} context={context} />
     </div>
   );
 };

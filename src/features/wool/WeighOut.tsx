@@ -4,7 +4,7 @@ import type { ScalePile } from '../../core/wool/pileList';
 import { allowedG, type PileState, weighState } from '../../core/wool/weighState';
 import type { Wool } from '../../records/wool';
 import { useBench } from '../../session/useBench';
-import type { PieceStage } from '../../session/pieceStage';
+import type { PieceContext } from '../../session/pieceContext';
 import { useWools } from '../../session/useRecords';
 import { type Scale, type ScaleSettings, useScale } from '../../session/useScale';
 import { hasSerial } from '../../session/serialScale';
@@ -178,19 +178,19 @@ const Now = (props: {
 
 /** Weighing out: pile by pile, each logged against its plan; what is left is shared anew over what is still to weigh. */
 export const WeighOut = (props: {
-  readonly stage: PieceStage;
+  readonly context: PieceContext;
   readonly piles: readonly ScalePile[];
   /** Grams in which they are told. */
   readonly stepG: number;
 }) => {
-  const { stage, piles, stepG } = props;
-  const { units } = stage.settings;
+  const { context, piles, stepG } = props;
+  const { units } = context.settings;
   const wools = useWools();
   const saveLabels = useLabels();
-  const bench = useBench(stage.piece.id, stage.entries);
+  const bench = useBench(context.piece.id, context.entries);
   const state = weighState(
     piles,
-    stage.weighings.map(e => e.act),
+    context.weighings.map(e => e.act),
     stepG,
   );
   const scale = useScale(stepG);
@@ -204,15 +204,15 @@ export const WeighOut = (props: {
   const listed = current?.piece ?? pieces;
   const mass = (g: number): string => scaleMass(g, stepG, units);
   const wool = (id: string | null): Wool | null => wools.find(w => w.id === id) ?? null;
-  const takeBack = stage.weighings.at(-1);
+  const takeBack = context.weighings.at(-1);
   const labels = (): void =>
     saveLabels(
       state.piles.map(p => ({
         grams: mass(p.weighed ?? p.wanted),
-        lines: [pileWords(p, pieces), wool(p.woolId)?.name ?? 'wool not chosen yet', stage.piece.name],
+        lines: [pileWords(p, pieces), wool(p.woolId)?.name ?? 'wool not chosen yet', context.piece.name],
         colour: wool(p.woolId)?.colour ?? UNDYED,
       })),
-      stage.piece.name,
+      context.piece.name,
     );
   return (
     <section aria-labelledby="weigh-out" className="mt-5">

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { wayToLay } from '../../core/evenness/waysToLay';
-import { facesOf } from '../../core/forms/facesOf';
+import { distinctFaces } from '../../core/forms/distinctFaces';
 import type { Polygon } from '../../core/outline/polygon';
 import { pileList } from '../../core/wool/pileList';
 import type { Split } from '../../core/wool/splitScheme';
@@ -8,14 +8,14 @@ import type { WeighPlan } from '../../core/wool/weigh';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { wayOnTable } from '../../drawing/orient';
 import { pieceScene, type Scene } from '../../drawing/scene';
-import { laidOf } from '../../records/piece';
+import { pieceWools } from '../../records/piece';
 import { useLayers } from '../../session/useLayers';
-import { type PieceStage, usePieceStage } from '../../session/pieceStage';
+import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { StageLayout } from '../../ui/StageLayout';
+import { ViewLayout } from '../../ui/ViewLayout';
 import { UNDYED } from '../../core/wool/undyed';
 import { Legend } from '../../ui/table/Legend';
 import { layerFill, LayerPattern } from '../../ui/table/LayerPattern';
@@ -28,7 +28,7 @@ import { LayerColours } from './LayerColours';
 import { LayerChoice } from './LayerChoice';
 import { LayUp } from './LayUp';
 import { Needs } from './Needs';
-import { HeapPiles, LayerPiles } from './Piles';
+import { SolidPiles, LayerPiles } from './Piles';
 import { scaleMass } from '../../core/units/scaleMass';
 import { Totals } from './Totals';
 import { useEvenness } from './useEvenness';
@@ -45,9 +45,9 @@ const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
   return `${how}: ${split.heaps} of ${showQuantity(grams / split.heaps, 'mass', units)}`;
 };
 
-const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh: WeighPlan }) => {
-  const { units } = stage.settings;
-  const { plan } = stage.piece;
+const Weighing = ({ context, weigh }: { readonly context: PieceContext; readonly weigh: WeighPlan }) => {
+  const { units } = context.settings;
+  const { plan } = context.piece;
   return (
     <div className="mt-4 flex flex-wrap gap-5">
       <NumberField
@@ -56,7 +56,9 @@ const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh
         shown={showFigure(plan.scaleStepG, 'mass', { units: units, places: units === 'metric' ? 1 : 2 })}
         unit={homeUnit('mass', units)}
         read={reader('mass', units, { min: 0.01, max: 100 })}
-        onValue={v => stage.changePlan(p => ({ ...p, scaleStepG: v }), { label: 'scale step', key: 'step' })}
+        onValue={v =>
+          context.changePlan(p => ({ ...p, scaleStepG: v }), { label: 'scale step', key: 'step' })
+        }
       />
       <NumberField
         className="w-28"
@@ -65,7 +67,7 @@ const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh
         unit="%"
         read={reader('share', units, { min: 0, max: 1.9 })}
         onValue={v =>
-          stage.changePlan(p => ({ ...p, reserveShare: v }), { label: 'reserve', key: 'reserve' })
+          context.changePlan(p => ({ ...p, reserveShare: v }), { label: 'reserve', key: 'reserve' })
         }
       />
       <NumberField
@@ -75,12 +77,12 @@ const Weighing = ({ stage, weigh }: { readonly stage: PieceStage; readonly weigh
         unit="%"
         read={reader('share', units, { min: 0.05, max: 1 })}
         onValue={v =>
-          stage.changePlan(p => ({ ...p, keptShare: v }), { label: 'wool that stays', key: 'kept' })
+          context.changePlan(p => ({ ...p, keptShare: v }), { label: 'wool that stays', key: 'kept' })
         }
       />
       <p className="w-full text-[13px] text-chalk">
         Reserve 5–10 % and 97 % staying after rinsing and shaving are common practice.
-        {!stage.plan.ok || stage.plan.value.form.solid
+        {!context.plan.ok || context.plan.value.form.solid
           ? ''
           : ` ${weigh.parts} equal parts of about ${showQuantity(weigh.partGrams, 'mass', units)}, rounded so that the piles sum exactly.`}
       </p>
@@ -97,10 +99,10 @@ const noFill = (): undefined => undefined;
 
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
-  const stage = usePieceStage();
-  const look = useLayers(stage);
-  const { plan } = stage;
-  const fold = stage.piece.plan.foldOverMm;
+  const context = usePieceContext();
+  const look = useLayers(context);
+  const { plan } = context;
+  const fold = context.piece.plan.foldOverMm;
   const [face, setFace] = useState(0);
   const scene = useMemo(
     () => (plan.ok ? pieceScene(plan.value.form, { foldOverMm: fold, face }) : null),
@@ -113,24 +115,24 @@ export const WoolView = () => {
   const layout = useEvenness({ rings, plannedGsm });
   if (!plan.ok || !scene) return <p className="p-4">The plan has to be mended first.</p>;
   const { weigh, form } = plan.value;
-  const { units } = stage.settings;
+  const { units } = context.settings;
   const onResist = form.outlineIs === 'resist';
   const layers = weigh?.faces[0]?.layers.length ?? 1;
   const shown = Math.min(chosen, layers - 1);
-  const facesDiffer = facesOf(form).length > 1;
+  const facesDiffer = distinctFaces(form).length > 1;
   const [simulated] = layout.laid;
-  const piles = weigh ? pileList(weigh, laidOf(stage.piece)) : [];
+  const piles = weigh ? pileList(weigh, pieceWools(context.piece)) : [];
   const colourOf = (layer: number): string => look.colourOf(layer) ?? UNDYED;
   const wayIn = (n: number) =>
     wayToLay({
       grams: weigh?.faces[face]?.grams ?? 0,
       planned: layers,
       layers: n,
-      hand: handOf(stage.settings),
+      hand: handOf(context.settings),
       directionOf: i => wayOnTable(form.alongOnTable, look.wayOf(i)),
     });
   return (
-    <StageLayout
+    <ViewLayout
       label="Wool"
       table={
         <>
@@ -163,23 +165,23 @@ export const WoolView = () => {
       instruments={
         weigh ? (
           <>
-            <Totals weigh={weigh} stage={stage} />
-            <Needs stage={stage} plan={plan.value} weigh={weigh} piles={piles} />
-            {stage.wool?.form === 'fleece' && (
+            <Totals weigh={weigh} context={context} />
+            <Needs context={context} plan={plan.value} weigh={weigh} piles={piles} />
+            {context.wool?.form === 'fleece' && (
               <p className="mb-3 text-[13px] text-chalk">
                 Raw fleece: wash hands, cover cuts, keep it from food. Carding makes dust: air the room.
               </p>
             )}
             {form.solid ? (
               <>
-                <HeapPiles weigh={weigh} units={units} />
-                {stage.piece.plan.pieces > 1 && <Batch pieces={stage.piece.plan.pieces} />}
+                <SolidPiles weigh={weigh} units={units} />
+                {context.piece.plan.pieces > 1 && <Batch pieces={context.piece.plan.pieces} />}
               </>
             ) : (
               <>
                 <LayerChoice layers={layers} shown={shown} way={look.wayOf(shown)} onShow={setChosen} />
-                <LayUp stage={stage} form={form} layers={layers} />
-                <LayerColours stage={stage} layer={shown} />
+                <LayUp context={context} form={form} layers={layers} />
+                <LayerColours context={context} layer={shown} />
                 {facesDiffer && (
                   <div className="mb-3">
                     <Choice
@@ -212,13 +214,13 @@ export const WoolView = () => {
                 mass={g => scaleMass(g, weigh.stepG, units)}
               />
             )}
-            <WeighOut stage={stage} piles={piles} stepG={weigh.stepG} />
+            <WeighOut context={context} piles={piles} stepG={weigh.stepG} />
             <Button className="mt-3" onClick={() => setKits(true)}>
               Kits for a class
             </Button>
             {kits && (
               <KitDialog
-                stage={stage}
+                context={context}
                 weigh={weigh}
                 form={form}
                 onResist={onResist}
@@ -226,10 +228,10 @@ export const WoolView = () => {
                 onOpenChange={setKits}
               />
             )}
-            <Weighing stage={stage} weigh={weigh} />
+            <Weighing context={context} weigh={weigh} />
             {!form.solid && (
               <EvennessPanel
-                settings={stage.settings}
+                settings={context.settings}
                 units={units}
                 ways={[wayIn(layers), wayIn(2 * layers)]}
                 layout={layout}

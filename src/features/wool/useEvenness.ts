@@ -6,7 +6,7 @@ import { useNotify } from '../../session/notices';
 import { useWorkshop } from '../../session/workshop';
 import type { Jobs } from '../../workers/protocol';
 
-export type Laid = Jobs['evenness']['answer'];
+export type EvennessResult = Jobs['evenness']['answer'];
 
 /** Enough layouts for a steady mean of the holes; each takes milliseconds for a piece of a hand's size. */
 const RUNS = 6;
@@ -18,7 +18,7 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
   const { workers } = useWorkshop();
   const [laid, setLaid] = useState<{
     readonly of: typeof of.rings;
-    readonly all: ReadonlyArray<WayToLay & Laid>;
+    readonly all: ReadonlyArray<WayToLay & EvennessResult>;
   } | null>(null);
   const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
   const running = useRef<AbortController | null>(null);
@@ -26,7 +26,7 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
   const run = async (ways: readonly WayToLay[]): Promise<void> => {
     const abort = new AbortController();
     running.current = abort;
-    const all: Array<WayToLay & Laid> = [];
+    const all: Array<WayToLay & EvennessResult> = [];
     for (const [i, way] of ways.entries()) {
       const total = ways.length * RUNS;
       const got = await workers.long.run(

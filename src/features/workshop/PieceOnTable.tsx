@@ -14,68 +14,68 @@ import type { Wool } from '../../records/wool';
 import { planOf } from '../../core/plan/planOf';
 
 /** A piece with what is needed to lay it on the workshop's table. */
-export interface Laid {
+export interface PiecePlacement {
   readonly piece: Piece;
   readonly plan: Plan | null;
   readonly scene: Scene | null;
-  readonly stage: Stage;
+  readonly context: Stage;
   readonly progress: number | null;
   readonly wool: Wool | null;
 }
 
 /** Works out how a piece lies on the table now. Never throws: what cannot be drawn is shown as to be mended. */
-export const laidOut = (piece: Piece, log: readonly Entry[], wool: Wool | null): Laid => {
+export const placeOnTable = (piece: Piece, log: readonly Entry[], wool: Wool | null): PiecePlacement => {
   try {
     return lay(piece, log, wool);
   } catch {
-    const stage = stageOf(log, piece.result.finishedAt);
-    return { piece, plan: null, scene: null, stage, progress: null, wool };
+    const context = stageOf(log, piece.result.finishedAt);
+    return { piece, plan: null, scene: null, context, progress: null, wool };
   }
 };
 
-const lay = (piece: Piece, log: readonly Entry[], wool: Wool | null): Laid => {
+const lay = (piece: Piece, log: readonly Entry[], wool: Wool | null): PiecePlacement => {
   const made = planOf(piece.plan);
-  const stage = stageOf(log, piece.result.finishedAt);
-  if (!made.ok) return { piece, plan: null, scene: null, stage, progress: null, wool };
+  const context = stageOf(log, piece.result.finishedAt);
+  if (!made.ok) return { piece, plan: null, scene: null, context, progress: null, wool };
   const { form } = made.value;
   const forecast = progressForecast(form.gauges, benchState(log));
-  const dry = stage === 'finished' ? outcome(form, piece.result, null) : null;
-  const now = dry ? dryShare(dry) : stage === 'bench' ? nowShare(forecast) : null;
+  const dry = context === 'finished' ? outcome(form, piece.result, null) : null;
+  const now = dry ? dryShare(dry) : context === 'bench' ? nowShare(forecast) : null;
   return {
     piece,
     plan: made.value,
     scene: pieceScene(form, { foldOverMm: 0, ...(now ? { now } : {}) }),
-    stage,
-    progress: stage === 'bench' ? meanProgress(forecast) : null,
+    context,
+    progress: context === 'bench' ? meanProgress(forecast) : null,
     wool,
   };
 };
 
 const STAGE_PATH: Readonly<Record<Stage, string>> = { planned: 'plan', bench: 'bench', finished: 'finish' };
 
-const stageWords = ({ stage, progress }: Laid): string => {
-  if (stage === 'planned') return 'planned';
-  if (stage === 'finished') return 'in the record';
+const stageWords = ({ context, progress }: PiecePlacement): string => {
+  if (context === 'planned') return 'planned';
+  if (context === 'finished') return 'in the record';
   return progress === null
     ? 'on the bench, not yet measured'
     : `on the bench, ${Math.round(100 * progress)} % of the way`;
 };
 
 /** Its size: as it came out when it is finished, else as it is wanted. */
-const sizeWords = (plan: Plan, { stage, piece }: Laid, units: UnitSystem): string =>
+const sizeWords = (plan: Plan, { context, piece }: PiecePlacement, units: UnitSystem): string =>
   plan.form.gauges
     .slice(0, 2)
-    .map(g => (stage === 'finished' ? piece.result.readings[g.id] : null) ?? g.wantedMm)
+    .map(g => (context === 'finished' ? piece.result.readings[g.id] : null) ?? g.wantedMm)
     .map(mm => showFigure(mm, 'length', { units }))
     .join(' × ') + ` ${homeUnit('length', units)}`;
 
 const AROUND_PX = 5;
 
 /** A finished piece is what it came out as, beside what was wanted; a planned one has no wool on the table yet. */
-const shownRoles = (stage: Stage): readonly string[] =>
-  stage === 'finished'
+const shownRoles = (context: Stage): readonly string[] =>
+  context === 'finished'
     ? ['now', 'wanted']
-    : stage === 'planned'
+    : context === 'planned'
       ? ['laid', 'wanted']
       : ['laid', 'now', 'wanted'];
 
@@ -85,21 +85,21 @@ export const PieceOnTable = ({
   pxPerMm,
   units,
 }: {
-  readonly laid: Laid;
+  readonly laid: PiecePlacement;
   readonly pxPerMm: number;
   readonly units: UnitSystem;
 }) => {
-  const { piece, plan, scene, stage, wool } = laid;
+  const { piece, plan, scene, context, wool } = laid;
   const box = scene?.box ?? { minX: 0, minY: 0, maxX: 100, maxY: 100 };
   const width = (box.maxX - box.minX) * pxPerMm + 2 * AROUND_PX;
   const height = (box.maxY - box.minY) * pxPerMm + 2 * AROUND_PX;
-  const roles = shownRoles(stage);
-  const fill = stage === 'planned' ? 'none' : (wool?.colour ?? 'none');
+  const roles = shownRoles(context);
+  const fill = context === 'planned' ? 'none' : (wool?.colour ?? 'none');
   const measured = scene?.shapes.some(s => s.role === 'now') ?? false;
-  const felt = measured ? 'now' : stage === 'finished' ? 'wanted' : 'laid';
+  const felt = measured ? 'now' : context === 'finished' ? 'wanted' : 'laid';
   return (
     <Link
-      to={`/pieces/${piece.id}/${STAGE_PATH[stage]}`}
+      to={`/pieces/${piece.id}/${STAGE_PATH[context]}`}
       className="group flex max-w-72 flex-col items-start gap-1.5 rounded-bench p-1"
     >
       <svg width={width} height={height} aria-hidden="true">

@@ -7,14 +7,14 @@ import { buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
 import { BrokenPiece } from './BrokenPiece';
-import { type Laid, laidOut, PieceOnTable } from './PieceOnTable';
+import { type PiecePlacement, placeOnTable, PieceOnTable } from './PieceOnTable';
 import { Unreadable } from './Unreadable';
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
 const LARGEST_PX = 300;
 const ORDER = { bench: 0, planned: 1, finished: 2 } as const;
 
-const largestMm = (all: readonly Laid[]): number =>
+const largestMm = (all: readonly PiecePlacement[]): number =>
   Math.max(
     100,
     ...all.flatMap(l =>
@@ -79,8 +79,10 @@ export const WorkshopView = () => {
       </>
     );
   const all = pieces
-    .map(p => laidOut(p, logs.get(p.id) ?? [], wools.find(w => w.id === p.woolId) ?? null))
-    .toSorted((a, b) => ORDER[a.stage] - ORDER[b.stage] || (a.piece.updatedAt < b.piece.updatedAt ? 1 : -1));
+    .map(p => placeOnTable(p, logs.get(p.id) ?? [], wools.find(w => w.id === p.woolId) ?? null))
+    .toSorted(
+      (a, b) => ORDER[a.context] - ORDER[b.context] || (a.piece.updatedAt < b.piece.updatedAt ? 1 : -1),
+    );
   const pxPerMm = LARGEST_PX / largestMm(all);
   return (
     <div

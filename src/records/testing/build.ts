@@ -1,7 +1,7 @@
 import type { Act } from '../../core/acts/act';
 import { disc } from '../../core/forms/kinds/disc';
 import { newPlan } from '../../core/plan/newPlan';
-import type { Kept } from '../common';
+import type { StoredRecord } from '../common';
 import { type Entry, ENTRY_VERSION } from '../entry';
 import { newPiece, type Piece } from '../piece';
 import type { Snapshot } from '../snapshot';
@@ -50,7 +50,7 @@ export const anEntry = (id: string, seq: number, pieceId = 'p1', act: Act = A_SE
 });
 
 /** Records and entries as a whole workshop. */
-export const aSnapshot = (records: readonly Kept[], entries: readonly Entry[] = []): Snapshot => ({
+export const aSnapshot = (records: readonly StoredRecord[], entries: readonly Entry[] = []): Snapshot => ({
   records,
   entries,
   unread: [],

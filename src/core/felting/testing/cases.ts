@@ -1,5 +1,5 @@
-import { addWork, type Belief, GENERAL_BELIEF, NO_WORK, type Work } from '../feltingModel';
-import type { Felted } from '../posterior';
+import { addWork, type Prior, GENERAL_PRIOR, NO_WORK, type FeltingWork } from '../feltingModel';
+import type { FeltingRecord } from '../likelihood';
 import raw from './forecastCases.json';
 
 interface Act {
@@ -17,16 +17,16 @@ export interface Found {
   readonly q: readonly number[];
 }
 
-const workOf = (acts: readonly Act[]): Work =>
+const workOf = (acts: readonly Act[]): FeltingWork =>
   acts.reduce((w, a) => addWork(w, a.n * a.q, a.kind === 'free' ? null : (a.dirDeg ?? 0)), NO_WORK);
 
 /** The reference cases, as the model reads a piece. How they were made stands in the file. */
 export const CASES = raw.cases.map(
   ({ id, input, check, posterior, blunderProb, forecastRisk, balancedRollsToTarget0 }) => {
     const { prior } = input;
-    const belief: Belief =
-      'cov' in prior && prior.cov ? { mean: prior.mu, covariance: prior.cov } : GENERAL_BELIEF;
-    const felted: Felted = {
+    const belief: Prior =
+      'cov' in prior && prior.cov ? { mean: prior.mu, covariance: prior.cov } : GENERAL_PRIOR;
+    const record: FeltingRecord = {
       gaugesDeg: input.phiDeg,
       intervals: input.intervals.map((acts, k) => ({
         work: workOf(acts),
@@ -39,7 +39,7 @@ export const CASES = raw.cases.map(
     const figures: Readonly<Record<string, Found | undefined>> = posterior;
     return {
       id,
-      felted,
+      record,
       laidCm: input.L0,
       targetCm: input.target,
       future: workOf(input.future),

@@ -1,8 +1,8 @@
 import { seeded } from '../../evenness/random';
-import { addWork, balancedWork, GENERAL_BELIEF, NO_WORK } from '../feltingModel';
-import { rangeOf, sharesAfter } from '../foretell';
+import { addWork, balancedWork, GENERAL_PRIOR, NO_WORK } from '../feltingModel';
+import { rangeOf, sharesAfter } from '../predict';
 import { infer } from '../infer';
-import type { Felted } from '../posterior';
+import type { FeltingRecord } from '../likelihood';
 import { type Oddity, simulatedPiece } from './simulatedPiece';
 
 /** How often a range held what came. */
@@ -37,7 +37,7 @@ export const coverageOf = (of: {
   for (let n = 0; n < pieces; n += 1) {
     const random = seeded((of.seed ?? 1) * 100_003 + n);
     const piece = simulatedPiece(random, gaugesDeg, { odd });
-    const intervals: Felted['intervals'][number][] = [];
+    const intervals: FeltingRecord['intervals'][number][] = [];
     for (let k = 1; k <= Math.max(...AFTER); k += 1) {
       const rubs = k === 1 ? addWork(NO_WORK, 20, null) : NO_WORK;
       const along = EVERY * (0.3 + 0.4 * random());
@@ -45,13 +45,15 @@ export const coverageOf = (of: {
       piece.work(work);
       intervals.push({ work, read: piece.measure() });
       if (!AFTER.includes(k)) continue;
-      const felted: Felted = { gaugesDeg, intervals, since: NO_WORK, belief: GENERAL_BELIEF, startSd };
+      const record: FeltingRecord = { gaugesDeg, intervals, since: NO_WORK, belief: GENERAL_PRIOR, startSd };
       const start = performance.now();
-      const inferred = infer(felted, of.points);
+      const posterior = infer(record, of.points);
       times.push(performance.now() - start);
-      const ahead = sharesAfter(felted, inferred, balancedWork(AHEAD)).map(v => rangeOf(v, inferred.weights));
+      const ahead = sharesAfter(record, posterior, balancedWork(AHEAD)).map(v =>
+        rangeOf(v, posterior.weights),
+      );
       // What comes is tried on a copy of the hands: the piece goes on as it was.
-      const truth = piece.foretold(balancedWork(AHEAD));
+      const truth = piece.predicted(balancedWork(AHEAD));
       ahead.forEach((range, g) => {
         const came = Math.exp(truth[g] ?? 0);
         forecasts += 1;

@@ -1,8 +1,8 @@
 import { seeded } from '../../evenness/random';
-import { addWork, GENERAL_BELIEF, NO_WORK, type Work } from '../feltingModel';
-import { adviseFrom } from '../advise';
-import type { Pace } from '../nextMove';
-import type { Felted } from '../posterior';
+import { addWork, GENERAL_PRIOR, NO_WORK, type FeltingWork } from '../feltingModel';
+import { forecastPiece } from '../forecastPiece';
+import type { MoveSize } from '../nextMove';
+import type { FeltingRecord } from '../likelihood';
 import { type SimulatedPiece, simulatedPiece } from './simulatedPiece';
 
 /** How made-up pieces end under a way of working. */
@@ -33,25 +33,26 @@ interface Done {
 /** A way of working a piece until it is left. */
 type Felter = (asked: Asked) => Done;
 
-const rolled = (along: number, across: number): Work => addWork(addWork(NO_WORK, along, 0), across, 90);
+const rolled = (along: number, across: number): FeltingWork =>
+  addWork(addWork(NO_WORK, along, 0), across, 90);
 
 /** Follows the advice from measuring to measuring. */
-const advised =
-  (pace: Pace): Felter =>
+const pieceForecast =
+  (pace: MoveSize): Felter =>
   ({ piece, wanted }) => {
-    const intervals: Felted['intervals'][number][] = [];
+    const intervals: FeltingRecord['intervals'][number][] = [];
     let rolls = 0;
     let since = NO_WORK;
     for (let n = 0; n < MOST_MEASURINGS; n += 1) {
-      const felted: Felted = {
+      const record: FeltingRecord = {
         gaugesDeg: GAUGES,
         intervals,
         since: NO_WORK,
-        belief: GENERAL_BELIEF,
+        belief: GENERAL_PRIOR,
         startSd: 0,
       };
-      const { move } = adviseFrom(felted, {
-        aim: { wanted, tolerance: TOLERANCE },
+      const { move } = forecastPiece(record, {
+        targets: { wanted, tolerance: TOLERANCE },
         intensity: 1,
         hasDirections: true,
         pace,
@@ -95,8 +96,8 @@ const carefulOne: Felter = ({ piece, wanted }) => {
 };
 
 export const FELTERS = {
-  'by the advice, careful': advised('careful'),
-  'by the advice, brisk': advised('brisk'),
+  'by the advice, careful': pieceForecast('careful'),
+  'by the advice, brisk': pieceForecast('brisk'),
   'half and half, measured every 200': alternating,
   'each set of 50 measured, no model': carefulOne,
 } as const satisfies Readonly<Record<string, Felter>>;

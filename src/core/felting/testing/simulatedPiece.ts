@@ -1,22 +1,22 @@
 import { normal, type Random } from '../../evenness/random';
 import {
-  type Belief,
+  type Prior,
   driftSd,
   FELTING,
   type FeltParameters,
-  GENERAL_BELIEF,
+  GENERAL_PRIOR,
   grow,
   lineAt,
   logLength,
-  lost,
+  logLoss,
   NO_WORK,
   parametersOf,
   sumWork,
   type Tensor,
-  type Work,
+  type FeltingWork,
   ZERO,
 } from '../feltingModel';
-import { choleskyOf } from '../posterior';
+import { choleskyOf } from '../likelihood';
 
 /** How a made-up felt differs from what the model takes for granted. */
 export interface Oddity {
@@ -58,11 +58,11 @@ export const ODD_WORLDS: Readonly<Record<string, Oddity>> = {
 export interface SimulatedPiece {
   readonly parameters: FeltParameters;
   /** Does work, as vigorously as the hands are by now. */
-  readonly work: (work: Work) => void;
+  readonly work: (work: FeltingWork) => void;
   /** log(L/laid) of each gauge, as it truly is. */
   readonly truth: () => readonly number[];
   /** How it would truly be after more work, with the hands as they will be; nothing is done. */
-  readonly foretold: (work: Work) => readonly number[];
+  readonly predicted: (work: FeltingWork) => readonly number[];
   /** The same as a tape reads it. The next work is done with other vigour. */
   readonly measure: () => readonly number[];
 }
@@ -71,9 +71,9 @@ export interface SimulatedPiece {
 export const simulatedPiece = (
   random: Random,
   gaugesDeg: readonly number[],
-  of: { readonly odd?: Oddity; readonly belief?: Belief } = {},
+  of: { readonly odd?: Oddity; readonly belief?: Prior } = {},
 ): SimulatedPiece => {
-  const { odd = {}, belief = GENERAL_BELIEF } = of;
+  const { odd = {}, belief = GENERAL_PRIOR } = of;
   const root = choleskyOf(belief.covariance);
   const u = belief.mean.map(() => normal(random));
   const parameters = parametersOf(
@@ -81,7 +81,7 @@ export const simulatedPiece = (
   );
   const starts = gaugesDeg.map(() => (odd.startSd ?? 0) * normal(random));
   const lines = gaugesDeg.map(lineAt);
-  const lostAt = odd.lost ?? lost;
+  const lostAt = odd.lost ?? logLoss;
   let tensor: Tensor = ZERO;
   let since = NO_WORK;
   let logVigour = 0;
@@ -98,14 +98,14 @@ export const simulatedPiece = (
     const stretch = { mean: ((g1 ?? 1) + (g2 ?? 1)) / 2, cos: half * s, sin: half * w12 };
     return lines.map((line, i) => logLength(stretch, line) + (starts[i] ?? 0));
   };
-  const work = (more: Work): void => {
+  const work = (more: FeltingWork): void => {
     since = sumWork(since, more);
     const vigour = Math.exp(logVigour + innovation * driftSd(since) * (odd.drift ?? 1));
     tensor = grow(before, since, { share: parameters.share, vigour });
   };
   return {
     parameters,
-    foretold: more => {
+    predicted: more => {
       const kept = [tensor, since] as const;
       work(more);
       const ahead = truth();

@@ -1,11 +1,11 @@
 import { type FormKind, lengthSpec, measure, type Measures, OUTSIDE, type ProfilePoint } from '../formKind';
 import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
-import { type Place, smoothProfile, stationsOf, holdsAbout } from '../profile';
+import { type ProfilePlace, smoothProfile, stationsOf, holdsAbout } from '../profile';
 
 /** The neck starts at this share of the height (common practice). */
 const NECK_FROM = 0.82;
 
-const places = (m: Measures): Place[] => {
+const places = (m: Measures): ProfilePlace[] => {
   const height = measure(m, 'height');
   const r = (id: string): number => measure(m, id) / 2;
   return [
@@ -60,7 +60,7 @@ export const vessel: FormKind = {
   plan: (m, laying) => {
     const wall = profile(m);
     const s = stationsOf(wall);
-    const nearest = (place: Place | undefined): number =>
+    const nearest = (place: ProfilePlace | undefined): number =>
       wall.findIndex(p => p.z === place?.z && p.r === place.r);
     const [, base, belly, neck, lip] = places(m).map(nearest);
     const at = (i: number | undefined) => ({ at: i ?? 0, perGirth: Math.PI });

@@ -1,20 +1,20 @@
 import { mm, shrinkage } from '../../quantity';
 import { shrinkageFactor } from '../../shrinkage/shrinkageFactor';
-import type { FormKind, FormPlan, Laying, Measures } from '../formKind';
+import type { FormKind, FormPlan, LayingTransform, Measures } from '../formKind';
 
 /** A laying by its two shrinkages. */
 export const laying = (
   along: number,
   across: number,
   more: { foldOver?: number; resist?: number } = {},
-): Laying => ({
+): LayingTransform => ({
   factor: { along: shrinkageFactor(shrinkage(along)), across: shrinkageFactor(shrinkage(across)) },
   foldOverMm: mm(more.foldOver ?? 0),
   resistMm: mm(more.resist ?? 0),
 });
 
 /** A form laid with some of its measures changed. */
-export const laid = (kind: FormKind, measures: Measures, how: Laying): FormPlan =>
+export const laid = (kind: FormKind, measures: Measures, how: LayingTransform): FormPlan =>
   kind.plan({ ...kind.defaults, ...measures }, how, kind.outline ?? null);
 
 /** Area of the resist or layout on all faces, mm². */

@@ -1,0 +1,74 @@
+import { waterAfter, workOfAct } from '../acts/act';
+import type { LogEntry } from '../log/entry';
+import type { Water } from '../acts/vocabulary';
+import { meanReading } from '../log/pair';
+import { entriesInForce } from '../log/entriesInForce';
+import type { FormPlan, Gauge } from '../forms/formKind';
+import {
+  addWork,
+  type Prior,
+  FELTING,
+  guessedWork,
+  NO_WORK,
+  withoutBias,
+  type FeltingWork,
+} from './feltingModel';
+
+import type { FeltingRecord } from './likelihood';
+
+/** A reading shorter or longer than this many times what was laid is no length of this piece. */
+const BELIEVABLE = { least: 0.05, most: 3 } as const;
+
+/** A piece as its form has it. */
+export interface FormForModel {
+  readonly gauges: readonly Gauge[];
+  /** A ball, a bead, an egg: its rolls have no direction. */
+  readonly isSolid: boolean;
+  /** True where nothing marks the edge of what is laid: then where it begins is known only within a per cent or two. */
+  readonly isFuzzy: boolean;
+}
+
+/** Forms whose laid edge nothing marks. */
+const FUZZY: ReadonlySet<FormPlan['outlineIs']> = new Set(['layout', 'cloth']);
+
+/** What the model needs to know of a form. */
+export const formForModel = (form: FormPlan): FormForModel => ({
+  gauges: form.gauges,
+  isSolid: Boolean(form.solid),
+  isFuzzy: FUZZY.has(form.outlineIs),
+});
+
+/** The log as the model reads it. Undone entries do not count. Linear in the log. */
+export const feltingRecordOf = (
+  log: readonly LogEntry[],
+  formed: FormForModel,
+  belief: Prior,
+): FeltingRecord => {
+  const { gauges, isSolid, isFuzzy } = formed;
+  const intervals: Array<{ work: FeltingWork; read: Array<number | null> }> = [];
+  let since = NO_WORK;
+  let water: Water = 'hot';
+  for (const { act } of entriesInForce(log)) {
+    water = waterAfter(act) ?? water;
+    const done = workOfAct(act, water);
+    if (done) {
+      since = addWork(since, done.rolls, isSolid ? null : done.directionDeg);
+      since = guessedWork(since, done.spread);
+    }
+    if (act.kind !== 'measure') continue;
+    const read = gauges.map(({ id, laidMm }) => {
+      const share = (meanReading(act.readings, id) ?? 0) / laidMm;
+      return share >= BELIEVABLE.least && share <= BELIEVABLE.most ? Math.log(share) : null;
+    });
+    if (read.every(r => r === null)) continue;
+    intervals.push({ work: since, read });
+    since = NO_WORK;
+  }
+  return {
+    gaugesDeg: gauges.map(g => g.directionDeg),
+    intervals,
+    since,
+    belief: isSolid ? withoutBias(belief) : belief,
+    startSd: isFuzzy ? FELTING.startSd : 0,
+  };
+};

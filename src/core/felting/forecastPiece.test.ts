@@ -1,0 +1,355 @@
+import { describe, expect, it } from 'vitest';
+import { modelAct, restOfMove } from '../advice/modelAct';
+import { benchState } from '../log/benchState';
+import type { Act } from '../acts/act';
+import { progressForecast } from '../forecast/progressForecast';
+import type { Gauge } from '../forms/formKind';
+import { finishedMm, laidMm } from '../quantity';
+import { forecastPiece, type PieceForecast, type FeltingGoal } from './forecastPiece';
+import { feltingRecordOf } from './feltingRecordOf';
+import { addWork, balancedWork, GENERAL_PRIOR, NO_WORK } from './feltingModel';
+import { infer } from './infer';
+import { workOfAct } from '../acts/act';
+import { CASES } from './testing/cases';
+import { endsOf, FELTERS } from './testing/felters';
+import { outlookOf, rollsLeft } from './planAhead';
+
+const gauge = (id: string, directionDeg: number, laid: number, wanted: number): Gauge => ({
+  id,
+  name: id,
+  directionDeg,
+  laidMm: laidMm(laid),
+  wantedMm: finishedMm(wanted),
+  from: { x: 0, y: 0 },
+  to: { x: 1, y: 0 },
+});
+const GAUGES = [gauge('A', 0, 600, 420), gauge('B', 90, 450, 315)];
+const logOf = (...acts: Act[]) =>
+  acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
+const roll = (directionDeg: 0 | 45 | 90 | 135, rolls: number, more = {}): Act => ({
+  kind: 'roll',
+  face: 1,
+  directionDeg,
+  rolls,
+  cushion: 'bubble',
+  pressure: 'arms',
+  ...more,
+});
+const measure = (a: number | null, b: number | null): Act => ({ kind: 'measure', readings: { A: a, B: b } });
+const FLAT = { gauges: GAUGES, isSolid: false, isFuzzy: false };
+const ASKED: FeltingGoal = {
+  targets: { wanted: GAUGES.map(g => Math.log(g.wantedMm / g.laidMm)), tolerance: 0.03 },
+  intensity: 1,
+  hasDirections: true,
+  pace: 'brisk',
+};
+const record = (...acts: Act[]) => feltingRecordOf(logOf(...acts), FLAT, GENERAL_PRIOR);
+
+describe('the log as the model reads it', () => {
+  it('is work from measuring to measuring, and what was done since', () => {
+    const f = record(
+      { kind: 'wet', face: 1, water: 'hot' },
+      roll(0, 50),
+      roll(90, 30),
+      measure(580, 440),
+      roll(45, 20),
+    );
+    expect(f.intervals).toHaveLength(1);
+    expect(f.intervals[0]?.work).toMatchObject({ directional: 80, xx: 50, free: 0 });
+    expect(f.intervals[0]?.read[0]).toBeCloseTo(Math.log(580 / 600), 12);
+    expect(f.since.xx).toBeCloseTo(10, 12);
+    expect(f.since.xy).toBeCloseTo(10, 12);
+  });
+
+  it('warm water, a thick cushion and a guess count as such', () => {
+    const f = record(
+      { kind: 'wet', face: 1, water: 'warm' },
+      roll(0, 100, { cushion: 'thick' }),
+      { kind: 'water', water: 'hot' },
+      roll(0, 100, { give: 12 }),
+    );
+    expect(f.since.directional).toBeCloseTo(100 * 0.8 * 0.6 + 100, 9);
+    expect(f.since.guessed).toBeCloseTo(144, 9);
+    expect(workOfAct({ kind: 'shock', rounds: 2 }, 'hot')?.rolls).toBe(30);
+    expect(workOfAct({ kind: 'note', text: 'x' }, 'hot')).toBeNull();
+  });
+
+  it('leaves out what is no length of this piece, and a measuring with nothing in it', () => {
+    expect(record(roll(0, 50), measure(0, null)).intervals).toHaveLength(0);
+    expect(record(roll(0, 50), measure(1e9, 440)).intervals[0]?.read).toEqual([null, Math.log(440 / 450)]);
+    expect(record(roll(0, 50), measure(null, null)).since.directional).toBe(50);
+    expect(feltingRecordOf([], FLAT, GENERAL_PRIOR).intervals).toEqual([]);
+  });
+
+  it('survives a million rolls, and what was undone did not happen', () => {
+    const { now } = forecastPiece(record(roll(0, 1_000_000), measure(300, 250)), ASKED);
+    expect(now.every(r => Number.isFinite(r.median) && r.median > 0)).toBe(true);
+    const undone = feltingRecordOf(logOf(roll(0, 50), { kind: 'undo', of: 'e0' }), FLAT, GENERAL_PRIOR);
+    expect(undone.since).toEqual(NO_WORK);
+  });
+
+  it('a solid has no directions, and a laid edge that nothing marks is fuzzy', () => {
+    const f = feltingRecordOf(logOf(roll(0, 50)), { ...FLAT, isSolid: true, isFuzzy: true }, GENERAL_PRIOR);
+    expect(f.since).toMatchObject({ directional: 0, free: 50 });
+    expect(f.startSd).toBe(0.015);
+  });
+});
+
+describe('the way ahead', () => {
+  it('before anything is done is general practice: some 600 rolls for 30 %, as many each way', () => {
+    const said = forecastPiece(record(), ASKED);
+    expect(said.left.along + said.left.across).toBeGreaterThan(350);
+    expect(said.left.along + said.left.across).toBeLessThan(800);
+    expect(Math.abs(said.left.along - said.left.across)).toBeLessThanOrEqual(60);
+    expect(said.along.low).toBeLessThan(said.along.middle);
+    expect(said.measurings).toBe(0);
+    expect(said.risk).toBeLessThan(0.02);
+    expect(said.withinNow).toBe(0);
+  });
+
+  it('where one way lags, more is left of it', () => {
+    const said = forecastPiece(record(roll(0, 200), measure(500, 440)), ASKED);
+    expect(said.left.across).toBeGreaterThan(said.left.along + 40);
+    expect(said.move.kind).toBe('roll');
+  });
+
+  it('at its size it is there, and nothing is left', () => {
+    const there = forecastPiece(
+      record(
+        roll(0, 150),
+        roll(90, 150),
+        measure(480, 360),
+        roll(0, 100),
+        roll(90, 100),
+        measure(421, 315),
+        measure(420, 316),
+      ),
+      ASKED,
+    );
+    expect(there.move.kind).toBe('there');
+    expect(there.withinNow).toBeGreaterThan(0.9);
+  });
+
+  it('where it hardly moves any more, it is at its limit', () => {
+    const stuck = forecastPiece(
+      record(
+        ...[520, 500, 496, 495, 495, 495].flatMap((mm): Act[] => [
+          roll(0, 400),
+          roll(90, 400),
+          measure(mm, mm * 0.75),
+        ]),
+      ),
+      ASKED,
+    );
+    expect(stuck.move.kind).toBe('limit');
+  });
+
+  it('past its size it says so', () => {
+    const past = forecastPiece(
+      record(roll(0, 500), roll(90, 300), measure(395, 318), measure(394, 318)),
+      ASKED,
+    );
+    expect(past.pastNow[0]).toBeGreaterThan(0.9);
+    expect(past.left.along).toBe(0);
+  });
+
+  it('comes as near as every number of rolls tried one by one', () => {
+    const [one] = CASES;
+    if (!one) throw new Error('no case');
+    const wanted = one.targetCm.map((t, g) => Math.log(t / (one.laidCm[g] ?? 1)));
+    const outlook = outlookOf({
+      record: one.record,
+      posterior: infer(one.record),
+      targets: { wanted, tolerance: 0.03 },
+      intensity: 1,
+      hasDirections: true,
+    });
+    let least = Number.POSITIVE_INFINITY;
+    for (let along = 0; along <= 300; along += 20)
+      for (let across = 0; across <= 300; across += 20)
+        least = Math.min(least, outlook.endingRisk({ along, across }).loss);
+    expect(outlook.endingRisk(rollsLeft(outlook)).loss).toBeLessThan(1.02 * least);
+  });
+
+  it('foretells the risk of reference case C1 as long Markov chains do', () => {
+    // Chances that any length ends below 97 % of its target, and that both end within 3 %: 0.186 and 0.161; 500 worlds are
+    // good to about 0.02, three deviations of it are allowed.
+    for (const one of CASES) {
+      const wanted = one.targetCm.map((t, g) => Math.log(t / (one.laidCm[g] ?? 1)));
+      const two = { ...one.record, gaugesDeg: one.record.gaugesDeg.slice(0, 2), since: one.future };
+      const outlook = outlookOf({
+        record: two,
+        posterior: infer(one.record),
+        targets: { wanted, tolerance: 0.03 },
+        intensity: 1,
+        hasDirections: true,
+      });
+      const { within } = outlook.endingRisk({ along: 0, across: 0 });
+      expect(Math.abs(within - one.risk.pBothWithin3pct), `case ${one.id}`).toBeLessThan(0.06);
+    }
+  });
+
+  it('foretells how many balanced rolls the reference cases need, as long Markov chains do', () => {
+    // 125 worlds are good to about a tenth; the ends of the 80 % range, and the middle.
+    for (const one of CASES) {
+      const outlook = outlookOf({
+        record: { ...one.record, gaugesDeg: [0] },
+        posterior: infer(one.record),
+        targets: { wanted: [Math.log((one.targetCm[0] ?? 1) / (one.laidCm[0] ?? 1))], tolerance: 0.03 },
+        intensity: 1,
+        hasDirections: true,
+      });
+      const rolls = outlook.timesNeeded({ along: 100, across: 100 }).map(times => 200 * times);
+      for (const [share, at] of [
+        [0.1, 1],
+        [0.5, 2],
+        [0.9, 3],
+      ] as const) {
+        const found = rolls[Math.floor(share * rolls.length)] ?? 0;
+        expect(found / (one.rollsToTarget[at] ?? 1), `case ${one.id}, ${share}`).toBeGreaterThan(0.8);
+        expect(found / (one.rollsToTarget[at] ?? 1), `case ${one.id}, ${share}`).toBeLessThan(1.2);
+      }
+    }
+  });
+
+  it('a solid has one way only', () => {
+    const ball = { gauges: [gauge('A', 0, 60, 42)], isSolid: true, isFuzzy: false };
+    const said = forecastPiece(
+      feltingRecordOf(logOf(roll(0, 100), { kind: 'measure', readings: { A: 56 } }), ball, GENERAL_PRIOR),
+      {
+        ...ASKED,
+        targets: { wanted: [Math.log(42 / 60)], tolerance: 0.03 },
+        hasDirections: false,
+      },
+    );
+    expect(said.left.across).toBe(0);
+    expect(said.left.along).toBeGreaterThan(0);
+  });
+
+  // A small fast version of `npm run calibrate`: bounds are wide for so few pieces.
+  it('brings made-up pieces to their size where the usual ways do not', () => {
+    const by = endsOf(FELTERS['by the advice, brisk'], 14, 11);
+    const half = endsOf(FELTERS['half and half, measured every 200'], 100, 11);
+    const set = endsOf(FELTERS['each set of 50 measured, no model'], 100, 11);
+    expect(by.within).toBeGreaterThan(0.7);
+    expect(half.within).toBeLessThan(0.25);
+    expect(set.within).toBeLessThan(0.6);
+    expect(by.measurings).toBeLessThan(set.measurings);
+  });
+});
+
+const NO_RANGE = { mean: 0, sd: 0, low95: 0, low80: 0, median: 0, high80: 0, high95: 0 };
+
+describe('the next act of the model', () => {
+  const gaugeProgress = progressForecast(
+    GAUGES,
+    benchState(logOf(roll(0, 10), measure(500, 400))),
+  ).gaugeProgress;
+  const pieceForecast = (move: PieceForecast['move'], more: Partial<PieceForecast> = {}): PieceForecast => ({
+    move,
+    measurings: 1,
+    risk: 0,
+    looks: 0,
+    pastNow: [0, 0],
+    left: { along: 0, across: 0 },
+    along: { low: 0, middle: 0, high: 0 },
+    across: { low: 0, middle: 0, high: 0 },
+    withinNow: 0,
+    withinThen: 0,
+    now: [],
+    ended: [],
+    doubts: [],
+    felt: { most: NO_RANGE, halfRolls: NO_RANGE },
+    effective: 1000,
+    ...more,
+  });
+  const act = (
+    move: PieceForecast['move'],
+    of: { since?: typeof NO_WORK; log?: Act[]; more?: Partial<PieceForecast> } = {},
+  ) =>
+    modelAct(
+      benchState(logOf(...(of.log ?? []))),
+      {
+        pieceForecast: pieceForecast(move, of.more),
+        intensity: 1,
+        since: of.since ?? NO_WORK,
+        hasDirections: true,
+        learntFrom: { ownShare: 0, pieces: 0 },
+      },
+      { gaugeProgress, worked: { faces: [1, 2], setOfRolls: 30 }, test: 'pinch' },
+    );
+  const MOVE = { kind: 'roll', rolls: { along: 40, across: 60 } } as const;
+
+  it('rolls the larger part first, in sets, on the face that had less', () => {
+    expect(act(MOVE)).toMatchObject({ act: 'roll', directionDeg: 90, rolls: 30, face: 1 });
+    expect(act(MOVE, { log: [roll(90, 30)], since: addWork(NO_WORK, 30, 90) })).toMatchObject({
+      directionDeg: 0,
+      rolls: 30,
+    });
+    expect(act(MOVE, { log: [roll(90, 30)], since: addWork(addWork(NO_WORK, 30, 90), 20, 0) })).toMatchObject(
+      {
+        directionDeg: 90,
+        rolls: 30,
+        face: 2,
+      },
+    );
+  });
+
+  it('once the move is done, measures', () => {
+    expect(act(MOVE, { since: addWork(addWork(NO_WORK, 60, 90), 40, 0) })).toMatchObject({ act: 'measure' });
+    expect(restOfMove(MOVE.rolls, { since: balancedWork(60), intensity: 1, hasDirections: true })).toEqual({
+      along: 10,
+      across: 30,
+    });
+    expect(
+      restOfMove(MOVE.rolls, { since: addWork(NO_WORK, 25, null), intensity: 1, hasDirections: false }),
+    ).toEqual({
+      along: 75,
+      across: 0,
+    });
+  });
+
+  it('a last reading that does not fit is taken once more, twice at most, and only before more is done', () => {
+    const doubts = [{ interval: 0, gauge: 1, chance: 0.9 }];
+    expect(act(MOVE, { more: { doubts } })).toMatchObject({
+      act: 'measure',
+      reason: 'does-not-fit',
+      about: { gauge: { id: 'B' } },
+    });
+    expect(act(MOVE, { more: { doubts, looks: 2 } }).act).toBe('roll');
+    expect(act(MOVE, { more: { doubts }, since: addWork(NO_WORK, 10, 0) }).act).toBe('roll');
+    expect(act(MOVE, { more: { doubts, measurings: 3 } }).act).toBe('roll');
+  });
+
+  it('a leap that is measured twice is believed', () => {
+    const before = [roll(0, 150), roll(90, 150), measure(500, 375)];
+    const once = forecastPiece(record(...before, roll(0, 30), measure(420, 372)), ASKED);
+    expect(once.doubts.at(-2)?.chance).toBeGreaterThan(0.5);
+    const twice = forecastPiece(record(...before, roll(0, 30), measure(420, 372), measure(421, 372)), ASKED);
+    expect(twice.doubts.at(-2)?.chance).toBeLessThan(0.5);
+    expect(twice.now[0]?.median).toBeCloseTo(420 / 600, 1);
+  });
+
+  it('at its size tests it, firms it, and stops; past it, it is stretched', () => {
+    const pinch = (grade: 2 | 3): Act => ({ kind: 'pinch', grade });
+    expect(act({ kind: 'there' })).toMatchObject({ act: 'pinch' });
+    expect(act({ kind: 'there' }, { log: [pinch(2)] })).toMatchObject({ act: 'throw' });
+    expect(act({ kind: 'there' }, { log: [pinch(3)] })).toMatchObject({
+      act: 'stop',
+      reason: 'size-and-firm',
+    });
+    expect(
+      act(
+        { kind: 'there' },
+        { log: [{ kind: 'throw', count: 12 }, pinch(3)], since: addWork(NO_WORK, 18, null) },
+      ),
+    ).toMatchObject({ act: 'measure', reason: 'nearly-there' });
+    expect(act({ kind: 'limit' }, { log: [pinch(3)] })).toMatchObject({
+      act: 'stop',
+      reason: 'at-its-limit',
+    });
+    expect(act({ kind: 'best' }, { log: [pinch(3)] })).toMatchObject({ reason: 'as-near-as-it-gets' });
+    expect(act({ kind: 'measure' })).toMatchObject({ act: 'measure', reason: 'look-again' });
+    expect(act({ kind: 'best' }, { more: { pastNow: [0.9, 0] } })).toMatchObject({ act: 'stretch' });
+  });
+});

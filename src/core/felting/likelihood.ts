@@ -1,0 +1,218 @@
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import {
+  type Prior,
+  driftSd,
+  FELTING,
+  type FeltParameters,
+  growInPlace,
+  guessSd,
+  type LineDirection,
+  lineAt,
+  logLength,
+  NO_WORK,
+  PARAMETERS,
+  parametersOf,
+  stretchInto,
+  sumWork,
+  type Tensor,
+  type FeltingWork,
+} from './feltingModel';
+
+/** What was done and measured of one piece. */
+export interface FeltingRecord {
+  /** Directions of the gauge lines, degrees from along. */
+  readonly gaugesDeg: readonly number[];
+  /** From one measuring to the next, the work before it, and log(reading/laid) of each gauge; null where it was not read. */
+  readonly intervals: ReadonlyArray<{
+    readonly work: FeltingWork;
+    readonly read: ReadonlyArray<number | null>;
+  }>;
+  /** Work since the last measuring. */
+  readonly since: FeltingWork;
+  readonly belief: Prior;
+  /** Where the laid edge is fuzzy: the deviation of each gauge’s own start; 0 where it is sharp. */
+  readonly startSd: number;
+}
+
+/** A piece as one set of values has it: its parameters, where its work has brought it, and the vigour of the hands now. */
+export interface Particle {
+  readonly parameters: FeltParameters;
+  readonly tensor: Tensor;
+  readonly logVigour: number;
+  /** Of each gauge, how much longer it was laid than was thought, as a logarithm. */
+  readonly starts: readonly number[];
+}
+
+/**
+ * Intervals share one vigour where there are very many, so that there is not more to learn than there are readings to learn it
+ * from.
+ */
+const MOST_VIGOURS = 16;
+
+/** For each interval, which vigour it has; and the work that a vigour spans. */
+const vigoursOf = (
+  works: readonly FeltingWork[],
+): { readonly of: readonly number[]; readonly sd: readonly number[] } => {
+  const per = Math.max(1, Math.ceil(works.length / MOST_VIGOURS));
+  const of = works.map((_, k) => Math.floor(k / per));
+  const last = of.at(-1) ?? 0;
+  const sd = Array.from({ length: last }, (_, g) =>
+    driftSd(works.filter((_w, k) => of[k] === g + 1).reduce(sumWork)),
+  );
+  return { of, sd };
+};
+
+/** Lower triangular root of a covariance. Throws where it is none. */
+export const choleskyOf = (covariance: ReadonlyArray<readonly number[]>): Matrix => {
+  const root = new CholeskyDecomposition(new Matrix(covariance.map(row => [...row])));
+  if (!root.isPositiveDefinite()) throw new Error('The covariance is not positive definite.');
+  return root.lowerTriangularMatrix;
+};
+
+const { readingSd, blunders, blunderScale } = FELTING;
+/** Inverse of twice the variance of a sound reading and of a blunder, of deviations; and their heights. */
+const SOUND = 1 - blunders;
+const ODD = blunders / blunderScale;
+const ODD_SHARP = 1 / (2 * blunderScale ** 2);
+
+/** A reading beyond this many deviations is a blunder beyond doubt; further out it says no more. */
+const FARTHEST = 40;
+
+/** Likelihood of a reading that lies z deviations off, no constants: mostly sound, now and then a blunder. */
+const likelihood = (z: number): number => {
+  const square = Math.min(FARTHEST * FARTHEST, z * z);
+  return SOUND * Math.exp(-square / 2) + ODD * Math.exp(-square * ODD_SHARP);
+};
+
+/** Products are turned into logarithms before they are too small for a number: the least likelihood is about 1e-24. */
+const SMALL = 1e-250;
+
+/** Log-likelihood of readings by how many deviations each lies off. */
+export const logLikelihood = (off: Float64Array): number => {
+  let sum = 0;
+  let product = 1;
+  for (let i = 0; i < off.length; i += 1) {
+    product *= likelihood(off[i] ?? 0);
+    if (product < SMALL) {
+      sum += Math.log(product);
+      product = 1;
+    }
+  }
+  return sum + Math.log(product);
+};
+
+/** The chance that a reading that lies z deviations off was a blunder. */
+export const blunderChance = (z: number): number => {
+  const odd = ODD * Math.exp(-z * z * ODD_SHARP);
+  return odd / (odd + SOUND * Math.exp((-z * z) / 2));
+};
+
+const ACROSS = lineAt(90);
+const NO_STARTS: readonly number[] = [];
+
+/**
+ * The problem of what is not known of a piece: a vector of standard normal deviates before anything was measured (whitened):
+ * the five parameters, the drift of vigour from one measuring to the next, the gauges’ own starts, and counts that were guessed.
+ */
+export const likelihoodProblem = (record: FeltingRecord) => {
+  const { gaugesDeg, intervals, belief, startSd } = record;
+  const root = Float64Array.from(choleskyOf(belief.covariance).to1DArray());
+  const mean = Float64Array.from(belief.mean);
+  const eta = new Float64Array(PARAMETERS);
+  const lines: readonly LineDirection[] = gaugesDeg.map(lineAt);
+  const vigours = vigoursOf(intervals.map(i => i.work));
+  const drifts = vigours.sd.length;
+  const starts = startSd > 0 && intervals.length > 0 ? gaugesDeg.length : 0;
+  /** Of each interval, the deviation of a guessed count and which unknown it is; a count that is certain needs none. */
+  const guesses = intervals.map(i => guessSd(i.work));
+  const guessAt = guesses.map((sd, k) => (sd > 0 ? guesses.slice(0, k).filter(s => s > 0).length : -1));
+  const starting = PARAMETERS + drifts;
+  const guessing = starting + starts;
+  const dimensions = guessing + guesses.filter(sd => sd > 0).length;
+  const works = intervals.map(i => i.work);
+  const read = intervals.flatMap((interval, k) =>
+    interval.read.flatMap((value, gauge) => (value === null ? [] : [{ interval: k, gauge, value }])),
+  );
+  const places = read.map(({ interval, gauge }) => ({ interval, gauge }));
+  const readings = read.length;
+  // Laid out flat: one answer walks through them some thousand times.
+  const values = Float64Array.from(read, r => r.value);
+  const gaugeAt = Uint8Array.from(read, r => r.gauge);
+  const readTo = Int32Array.from(works, (_, k) => read.filter(r => r.interval <= k).length);
+  const vigourAt = Int32Array.from(vigours.of);
+  const tensor = { xx: 0, xy: 0, yy: 0 };
+  const stretch = { mean: 1, cos: 0, sin: 0 };
+  const push = { share: 0.5, vigour: 1 };
+
+  const parametersAt = (x: Float64Array): FeltParameters => {
+    for (let i = 0; i < PARAMETERS; i += 1) {
+      let value = mean[i] ?? 0;
+      for (let j = 0; j <= i; j += 1) value += (root[PARAMETERS * i + j] ?? 0) * (x[j] ?? 0);
+      eta[i] = value;
+    }
+    return parametersOf(eta);
+  };
+
+  /** What the hands were worth when the last walk ended, as a logarithm, and its parameters; its work stands in `tensor`. */
+  let logVigour = 0;
+  let parameters = parametersAt(new Float64Array(dimensions));
+
+  /** Walks through the log and writes of each reading, in order, how many deviations it lies off. */
+  const walk = (x: Float64Array, off: Float64Array): void => {
+    parameters = parametersAt(x);
+    tensor.xx = 0;
+    tensor.xy = 0;
+    tensor.yy = 0;
+    push.share = parameters.share;
+    logVigour = 0;
+    let own = 0;
+    let i = 0;
+    for (let k = 0; k < works.length; k += 1) {
+      const next = vigourAt[k] ?? 0;
+      if (next !== own) {
+        logVigour += (vigours.sd[next - 1] ?? 0) * (x[PARAMETERS + next - 1] ?? 0);
+        own = next;
+      }
+      const at = guessAt[k] ?? -1;
+      const more = at < 0 ? 0 : (guesses[k] ?? 0) * (x[guessing + at] ?? 0);
+      push.vigour = Math.exp(logVigour + more);
+      growInPlace(tensor, works[k] ?? NO_WORK, push);
+      stretchInto(tensor, parameters, stretch);
+      for (const end = readTo[k] ?? 0; i < end; i += 1) {
+        const g = gaugeAt[i] ?? 0;
+        const start = starts === 0 ? 0 : startSd * (x[starting + g] ?? 0);
+        off[i] = ((values[i] ?? 0) - start - logLength(stretch, lines[g] ?? ACROSS)) / readingSd;
+      }
+    }
+  };
+
+  const startsAt = (x: Float64Array): readonly number[] =>
+    lines.map((_, g) => startSd * (x[starting + g] ?? 0));
+
+  const scratch = new Float64Array(readings);
+  const logPosterior = (x: Float64Array): number => {
+    walk(x, scratch);
+    let value = logLikelihood(scratch);
+    for (let i = 0; i < dimensions; i += 1) value -= (x[i] ?? 0) ** 2 / 2;
+    return value;
+  };
+
+  /** The world of the values that were walked last. */
+  const worldOf = (x: Float64Array): Particle => ({
+    parameters,
+    tensor: { ...tensor },
+    logVigour,
+    starts: starts === 0 ? NO_STARTS : startsAt(x),
+  });
+
+  /** Deviations of all readings, in the order of the log. */
+  const residuals = (x: Float64Array): Float64Array => {
+    const found = new Float64Array(readings);
+    walk(x, found);
+    return found;
+  };
+
+  return { dimensions, readings, places, logPosterior, worldOf, residuals };
+};
+
+export type LikelihoodProblem = ReturnType<typeof likelihoodProblem>;

@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Act } from '../../core/acts/act';
+import type { PieceContext } from '../../session/pieceContext';
+import { type Shortcut, useShortcuts } from '../../session/shortcuts';
+import type { Bench } from '../../session/useBench';
+import {
+  actFor,
+  benchKind,
+  type ActOverride,
+  chosenWith,
+  isTap,
+  nextKind,
+  opensPanel,
+  type PanelKind,
+  turned,
+} from './chosenAct';
+import type { BenchStatus } from './useBenchStatus';
+
+/** What the great button stands for, what was chosen against the advice, and which panel is open. */
+export const useActSelection = (context: PieceContext, standing: BenchStatus, bench: Bench) => {
+  const [chosen, setChosen] = useState<ActOverride>({});
+  const [panel, setPanel] = useState<PanelKind | null>(null);
+  /** The fault that is looked up in the panel of what is wrong; null is any. */
+  const [seen, setSeen] = useState<string | null>(null);
+  const navigate = useNavigate();
+  const kind = benchKind(standing.proposed, chosen);
+  const act: Act | null = isTap(kind)
+    ? actFor(kind, { proposed: standing.proposed, chosen, settings: context.settings })
+    : null;
+  /** A set of rolls as it would be done now. */
+  const rollAct = actFor('roll', { proposed: standing.proposed, chosen, settings: context.settings });
+  /** True while the advice is being reckoned and the felter has chosen nothing else. */
+  const isHeld = standing.isComputing && Object.keys(chosen).length === 0;
+  const choose = (more: ActOverride): void =>
+    setChosen(was => chosenWith(was, more, { proposed: standing.proposed, settings: context.settings }));
+  const log = (what: Act): void => {
+    setChosen({});
+    setPanel(null);
+    void bench.log(what);
+  };
+  const lookUp = (fault: string | null): void => {
+    setSeen(fault);
+    setPanel('wrong');
+  };
+  const open = (name: PanelKind | null): void => {
+    if (name === 'wrong') return lookUp(null);
+    // A panel that was called up instead of the advice, and left, leaves the advice.
+    if (name === null && chosen.kind && opensPanel(chosen.kind)) setChosen({});
+    setPanel(name);
+  };
+  const another = (): void => choose({ kind: nextKind(kind) });
+  const go = (): void => {
+    if (isHeld) return;
+    if (opensPanel(kind)) open(kind);
+    else if (act) log(act);
+    else if (kind === 'finish') void navigate('../finish', { relative: 'path' });
+  };
+  return {
+    isHeld,
+    chosen,
+    choose,
+    kind,
+    act,
+    log,
+    go,
+    panel,
+    setPanel: open,
+    seen,
+    lookUp,
+    another,
+    rollAct,
+  };
+};
+
+export type ActSelection = ReturnType<typeof useActSelection>;
+
+/** The bench by keys, pedal or page-turner. */
+export const useBenchKeys = (
+  acting: ActSelection,
+  of: {
+    readonly bench: Bench;
+    readonly faces: readonly number[];
+    /** True while something else holds the keys. */
+    readonly isHeld: boolean;
+  },
+): void => {
+  const { bench, faces } = of;
+  const otherFace = (): void => {
+    const now = acting.act && 'face' in acting.act ? acting.act.face : 1;
+    acting.choose({ face: faces[(faces.indexOf(now) + 1) % faces.length] ?? 1 });
+  };
+  const keys: Shortcut[] = [
+    {
+      keys: [' ', 'Enter', 'PageDown'],
+      shown: 'Space, PageDown',
+      does: 'do and log what the great button says',
+      run: acting.go,
+    },
+    {
+      keys: ['PageUp', 'Backspace', 'Ctrl+z'],
+      shown: 'PageUp, Backspace',
+      does: 'undo',
+      run: () => void bench.undo?.(),
+    },
+    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void bench.redo?.() },
+    {
+      keys: ['ArrowRight'],
+      shown: '→',
+      does: 'next rolling direction, count or water',
+      run: () => acting.choose(turned(acting.act, 1)),
+    },
+    {
+      keys: ['ArrowLeft'],
+      shown: '←',
+      does: 'the one before',
+      run: () => acting.choose(turned(acting.act, -1)),
+    },
+    { keys: ['ArrowUp', 'f'], shown: '↑', does: 'other face', run: otherFace },
+    { keys: ['ArrowDown'], shown: '↓', does: 'another act', run: acting.another },
+    { keys: ['m'], shown: 'M', does: 'measure', run: () => acting.setPanel('measure') },
+    { keys: ['l'], shown: 'L', does: 'look', run: () => acting.setPanel('look') },
+    { keys: ['t'], shown: 'T', does: 'tests', run: () => acting.setPanel('tests') },
+    { keys: ['w'], shown: 'W', does: 'something is wrong', run: () => acting.setPanel('wrong') },
+    { keys: ['r'], shown: 'R', does: 'recipe', run: () => acting.setPanel('recipe') },
+    { keys: ['k'], shown: 'K', does: 'curve', run: () => acting.setPanel('curve') },
+    ...(acting.act?.kind === 'roll' || acting.act?.kind === 'rub'
+      ? [{ keys: ['c'], shown: 'C', does: 'count otherwise', run: () => acting.setPanel('count') }]
+      : []),
+    { keys: ['p'], shown: 'P', does: 'pinch test', run: () => acting.setPanel('pinch') },
+  ];
+  useShortcuts(acting.panel || of.isHeld ? [] : keys);
+};

@@ -1,0 +1,52 @@
+import { useMemo } from 'react';
+import type { Reason } from '../../core/advice/proposedAct';
+import { nextAct } from '../../core/advice/nextAct';
+import { recipeAct } from '../../core/advice/recipeAct';
+import { benchState } from '../../core/log/benchState';
+import { progressForecast } from '../../core/forecast/progressForecast';
+import { wettedWhileLaid } from '../../core/wool/layProgress';
+import { followed } from '../../core/recipe/following';
+import type { Plan } from '../../core/plan/makePlan';
+import type { PieceContext } from '../../session/pieceContext';
+import type { PieceWording } from '../../core/acts/actSpec';
+import { faultName } from './benchWords';
+import { usePieceForecast } from './usePieceForecast';
+
+/** What needs no model: the felt is not rolled yet. */
+const EARLY: ReadonlySet<Reason> = new Set(['dry-face', 'no-skin-yet', 'skin-to-test']);
+
+/** Where the work stands: the log folded, the forecast from it, and the advice from both. */
+export const useBenchStatus = (context: PieceContext, plan: Plan) => {
+  const faces = useMemo(() => plan.form.faces.map((_, i) => i + 1), [plan.form]);
+  const state = useMemo(
+    () => benchState(context.entries, wettedWhileLaid(context.layings.map(e => e.act))),
+    [context.entries, context.layings],
+  );
+  const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
+  const { model, isPending, failure } = usePieceForecast(context, plan, state.water ?? 'hot');
+  const { setOfRolls } = context.settings;
+  const { recipe } = context.piece;
+  const following = useMemo(
+    () =>
+      recipe &&
+      followed(recipe, context.entries, {
+        faces,
+        hasDirections: !plan.form.solid,
+        wetted: wettedWhileLaid(context.layings.map(e => e.act)),
+      }),
+    [recipe, context.entries, context.layings, faces, plan.form],
+  );
+  const alone = nextAct(state, forecast, { faces, setOfRolls, model, form: plan.form });
+  const proposed = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
+  const wording: PieceWording = {
+    faces: faces.length,
+    isSolid: Boolean(plan.form.solid),
+    units: context.settings.units,
+    faultName,
+  };
+  /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
+  const isComputing = isPending && !EARLY.has(alone.reason);
+  return { isComputing, faces, state, forecast, proposed, following, model, failure, wording };
+};
+
+export type BenchStatus = ReturnType<typeof useBenchStatus>;

@@ -1,0 +1,66 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { ModelAnswer } from '../../core/advice/modelAct';
+import { workOfAct } from '../../core/acts/act';
+import { feltingRecordOf, formForModel } from '../../core/felting/feltingRecordOf';
+import type { Plan } from '../../core/plan/makePlan';
+import { SIZE_TOLERANCE } from '../../core/tolerances';
+import { valueOf } from '../../session/jobError';
+import type { PieceContext } from '../../session/pieceContext';
+import { useWorkshop } from '../../session/workshop';
+import { usePrior } from './usePrior';
+
+/**
+ * What the felting model says of the piece, from the worker. Null until it has answered for the measurings there are; while a
+ * later answer is on its way, the one before it stands, as long as nothing was measured since.
+ */
+export const usePieceForecast = (
+  context: PieceContext,
+  plan: Plan,
+  water: 'hot' | 'warm' | 'cold',
+): {
+  readonly model: ModelAnswer | null;
+  readonly isPending: boolean;
+  /** Why there is no answer, and what asks again; null while there is one, or one is on its way. */
+  readonly failure: { readonly text: string; readonly again: () => void } | null;
+} => {
+  const { workers } = useWorkshop();
+  const { form } = plan;
+  const { cushion, pressure, pace } = context.settings;
+  const hasDirections = !form.solid;
+  const { belief, ownShare, pieces } = usePrior(context);
+  const record = feltingRecordOf(context.entries, formForModel(form), belief);
+  const intensity =
+    workOfAct({ kind: 'roll', face: 1, directionDeg: 0, rolls: 1, cushion, pressure }, water)?.rolls ?? 1;
+  const goal = {
+    targets: {
+      wanted: form.gauges.map(g => Math.log(g.wantedMm / g.laidMm)),
+      tolerance: SIZE_TOLERANCE,
+    },
+    intensity,
+    hasDirections,
+    pace,
+  };
+  const { data, isFetching, error, refetch } = useQuery({
+    queryKey: ['forecast', record, goal],
+    queryFn: async () => valueOf(await workers.bench.run('forecastPiece', { record, goal })),
+    placeholderData: keepPreviousData,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 60_000,
+    retry: 1,
+  });
+  const model: ModelAnswer | null =
+    data && data.measurings === record.intervals.length && data.now.length === form.gauges.length
+      ? {
+          pieceForecast: data,
+          intensity,
+          since: record.since,
+          hasDirections,
+          learntFrom: { ownShare, pieces },
+        }
+      : null;
+  return {
+    model,
+    isPending: model === null && isFetching,
+    failure: error && !isFetching ? { text: error.message, again: () => void refetch() } : null,
+  };
+};
