@@ -24,7 +24,7 @@ test.describe('at the bench, upright tablet', () => {
     await expect(page.getByText('560 rolls')).toBeVisible();
     await page.getByRole('radio', { name: 'Throw' }).tap();
     await page.getByRole('button', { name: 'Throw 12' }).tap();
-    await page.getByRole('radio', { name: 'Hot/cold' }).tap();
+    await page.getByRole('radio', { name: 'Hot and cold' }).tap();
     await page.getByRole('button', { name: 'Hot and cold, once' }).tap();
     await expect(page.getByText('12 throws')).toBeVisible();
   });
@@ -51,31 +51,31 @@ test.describe('at the bench, upright tablet', () => {
     await expect(page.getByText(/A grew by 8 %\?/)).toBeVisible();
     await page.getByRole('button', { name: 'Keep it as it is' }).tap();
     await page.getByRole('button', { name: 'Skip' }).tap();
-    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('31.0');
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('31.0');
     await page.getByRole('button', { name: /^Undo Measured A 31.0 cm/ }).tap();
-    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('28.7');
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('28.7');
   });
 
   test('a half-typed measuring survives the tab', async ({ page }) => {
     await page.goto(BENCH);
     await page.getByRole('radio', { name: 'Measure' }).tap();
     for (const key of ['2', '7', '.', '5']) await page.getByRole('button', { name: key, exact: true }).tap();
-    await page.getByRole('button', { name: 'Take A, next B' }).tap();
+    await page.getByRole('button', { name: 'OK A, next B' }).tap();
     await page.getByRole('button', { name: '3', exact: true }).tap();
     await page.reload();
     await page.getByRole('radio', { name: 'Measure' }).tap();
     await expect(page.getByRole('status', { name: 'B now' })).toContainText('3');
     await page.getByRole('button', { name: '4', exact: true }).tap();
-    await page.getByRole('button', { name: 'Take B, done' }).tap();
-    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('27.5');
-    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('34.0');
+    await page.getByRole('button', { name: 'OK B, done' }).tap();
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('27.5');
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('34.0');
   });
 });
 
 test('four keys drive it, as a pedal or page-turner does', async ({ page }) => {
   await page.goto(BENCH);
   await expect(page.getByText('480 rolls')).toBeVisible();
-  const next = page.getByRole('button', { name: /^Done Roll 30 across, face 1/ });
+  const next = page.getByRole('button', { name: /^Done Roll 30 crosswise, side 1/ });
   await expect(next).toBeVisible();
   await page.keyboard.press('PageDown');
   await expect(page.getByText('510 rolls')).toBeVisible();
@@ -86,7 +86,7 @@ test('four keys drive it, as a pedal or page-turner does', async ({ page }) => {
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Space');
   await expect(page.getByText('510 rolls')).toBeVisible();
-  const logged = page.getByRole('listitem').filter({ hasText: 'Roll 30 other diagonal, face 2' });
+  const logged = page.getByRole('listitem').filter({ hasText: 'Roll 30 other diagonal, side 2' });
   await expect(logged).toBeVisible();
 });
 
@@ -96,7 +96,7 @@ test('at size and firm the great button leads to the finish', async ({ page }) =
   const next = page.getByRole('region', { name: 'Next' });
   // It is laid and wanted at 24 and 29 cm: so great a leap is asked for once more, and believed when it stands.
   for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter']) await page.keyboard.press(key);
-  await expect(next).toContainText('That does not fit what was done and read before');
+  await expect(next).toContainText('That does not fit your other measurements');
   for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter']) await page.keyboard.press(key);
   await expect(next).toContainText('Pinch test');
   for (const key of ['p', '3']) await page.keyboard.press(key);
@@ -115,7 +115,7 @@ test('near the end the great button counts the short set that is advised', async
       i + 1,
     );
   }
-  const great = page.getByRole('button', { name: /^Done Roll [1-4]0 a/ });
+  const great = page.getByRole('button', { name: /^Done Roll [1-4]0 (length|cross)wise/ });
   await expect(great).toBeVisible();
   const advised = parseInt(/Roll (\d+)/.exec((await great.textContent()) ?? '')?.[1] ?? '', 10);
   expect(advised).toBeLessThan(30);
@@ -130,7 +130,7 @@ test('the bench says why, and how its figures came about', async ({ page }) => {
   await expect(why).toContainText('common practice');
   // 35.8 laid, 28.7 now, 24.0 wanted: ln(35.8/28.7)/ln(35.8/24.0) = 0.553.
   await expect(why).toContainText('A, length: 55 % = ln(laid 35.8 cm ÷ now 28.7 cm)');
-  await expect(why).toContainText('along, face 1: 120 rolls, worth 120');
+  await expect(why).toContainText('lengthwise, side 1: 120 rolls, worth 120');
 });
 
 test('a finger that bounces and a pedal that is held count one set', async ({ page }) => {
@@ -177,10 +177,10 @@ test('a length half typed stays what it is when the units are switched', async (
   await units.click();
   await expect(now).toContainText('27.2');
   await units.click();
-  await page.getByRole('button', { name: 'Take A, next B' }).click();
+  await page.getByRole('button', { name: 'OK A, next B' }).click();
   await page.getByRole('button', { name: 'Skip' }).click();
   await units.click();
-  await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('27.2');
+  await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('27.2');
 });
 
 test('two tabs on one piece show the same log', async ({ page, context }) => {
@@ -198,8 +198,8 @@ test('two tabs on one piece show the same log', async ({ page, context }) => {
 
 test('lopsided work is told, with the direction that lags next', async ({ page }) => {
   await page.goto('/pieces/sample-square-pad/bench');
-  await expect(page.getByText('Lopsided: across is behind along.')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Roll 30 across');
+  await expect(page.getByText('Lopsided: crosswise is behind lengthwise.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Roll 30 crosswise');
 });
 
 test('what was tapped counts, though the page is left in the same moment', async ({ page }) => {
@@ -223,16 +223,16 @@ test('what was tapped counts, though the page is left in the same moment', async
 
 test('any entry can be taken back, and what was done since stays', async ({ page }) => {
   await page.goto(BENCH);
-  await page.getByRole('button', { name: /^Take back: Roll 50 along, face 1/ }).click();
+  await page.getByRole('button', { name: /^Take back: Roll 50 lengthwise, side 1/ }).click();
   await expect(page.getByText('430 rolls')).toBeVisible();
-  await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('28.7');
+  await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('28.7');
   await page.getByRole('button', { name: 'Redo' }).last().click();
   await expect(page.getByText('480 rolls')).toBeVisible();
 });
 
 test('a pedal logs the next set after a finger has chosen a direction', async ({ page }) => {
   await page.goto(BENCH);
-  await page.getByRole('radio', { name: 'across' }).click();
+  await page.getByRole('radio', { name: 'crosswise' }).click();
   await page.keyboard.press('Space');
   await expect(page.getByText('510 rolls')).toBeVisible();
   await page.getByRole('radio', { name: 'Rub' }).click();

@@ -8,8 +8,8 @@ test('grams of the wools on the shelf are found for a wanted colour, and sum to 
   await page.getByLabel('Colour', { exact: true }).fill('#8a8f6c');
   await type(page, 'In all', '40');
   await page.getByRole('button', { name: 'Find blends' }).click();
-  const recipes = page.getByRole('list', { name: 'Blends, the nearest first' }).locator('> li');
-  await expect(recipes.first()).toContainText(/hardly told apart|near/);
+  const recipes = page.getByRole('list', { name: 'Blends, closest first' }).locator('> li');
+  await expect(recipes.first()).toContainText(/hard to tell apart|near/);
   const text = (await recipes.first().innerText()).replaceAll('\n', ' ');
   const grams = [...text.matchAll(/([\d.]+) g /g)].map(([, g]) => Number(g));
   expect(grams.length).toBeGreaterThan(1);
@@ -22,7 +22,7 @@ test('grams of the wools on the shelf are found for a wanted colour, and sum to 
 
 test('a blend of one’s own shows its colour, and is put on the shelf', async ({ page }) => {
   await page.goto('/blend');
-  const put = page.getByLabel('Put a wool in');
+  const put = page.getByLabel('Add a wool');
   await put.selectOption({ label: 'Oat, undyed batt' });
   const colour = page.getByTestId('blend-colour');
   const light = await colour.getAttribute('aria-label');

@@ -24,7 +24,7 @@ test('the workshop goes out to a file and into another browser, and is the same 
   const elsewhere = await browser.newPage();
   await clearedWorkshop(elsewhere);
   await readIn(elsewhere, info.outputPath('workshop.json'), out);
-  await expect(elsewhere.getByText(`Read in: ${SAMPLE.records} new`)).toBeVisible();
+  await expect(elsewhere.getByText(`Opened: ${SAMPLE.records} new`)).toBeVisible();
   expect(content(await saveWorkshop(elsewhere))).toBe(content(out));
   await elsewhere.goto('/pieces/sample-kelp-cosy/bench');
   await expect(elsewhere.getByText('480 rolls')).toBeVisible();
@@ -37,10 +37,10 @@ test('one piece goes out with its log and its wool', async ({ page, browser }, i
   const elsewhere = await browser.newPage();
   await clearedWorkshop(elsewhere);
   await readIn(elsewhere, info.outputPath('piece.json'), out);
-  await expect(elsewhere.getByText(/Read in: 4 new/)).toBeVisible();
+  await expect(elsewhere.getByText(/Opened: 4 new/)).toBeVisible();
   await elsewhere.getByRole('link', { name: 'Table' }).click();
   await elsewhere.getByRole('link', { name: /Brick bottle sleeve/ }).click();
-  await expect(elsewhere.getByRole('row', { name: /shrinkage along/ })).toContainText('36 %');
+  await expect(elsewhere.getByRole('row', { name: /shrinkage lengthwise/ })).toContainText('36 %');
   await elsewhere.close();
 });
 
@@ -49,7 +49,7 @@ test('reading the same file twice changes nothing', async ({ page }, info) => {
   const out = await saveWorkshop(page);
   await readIn(page, info.outputPath('again.json'), out);
   await expect(
-    page.getByText(`Read in: 0 new, 0 brought up to date, ${SAMPLE.records} already here; 0 log entries`),
+    page.getByText(`Opened: 0 new, 0 updated, ${SAMPLE.records} already here; 0 log entries`),
   ).toBeVisible();
   expect(content(await saveWorkshop(page))).toBe(content(out));
 });

@@ -13,7 +13,7 @@ const GROUPS = [
 
 const readSvg = async (page: Page, path: string, text: string): Promise<void> => {
   await writeFile(path, text);
-  await page.getByLabel(/Read an outline/).setInputFiles(path);
+  await page.getByLabel(/Open an outline/).setInputFiles(path);
 };
 const svg = (d: string): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" width="300mm" height="200mm" viewBox="0 0 300 200"><path id="trace" d="${d}"/></svg>`;
@@ -29,7 +29,7 @@ for (const group of GROUPS)
     for (const title of titles) {
       await begin(page, title);
       await expect(page.getByRole('alert')).toHaveCount(0);
-      expect(await figure(page, 'Wool in all')).toBeGreaterThan(0);
+      expect(await figure(page, 'Total wool')).toBeGreaterThan(0);
       await stage(page, 'Wool').click();
       await expect(page.getByText('take from the shelf')).toBeVisible();
       await stage(page, 'Template').click();
@@ -48,11 +48,14 @@ test('a form is found by a word, also one of what it is for', async ({ page }) =
   await expect(page.getByRole('listitem')).toContainText('Bottle sleeve');
 });
 
-test('begun from a resist that is there, the finished size follows from it', async ({ page }) => {
+test('begun from a resist you have, the finished size follows from it', async ({ page }) => {
   await page.goto('/new');
-  await page.getByRole('radio', { name: 'a resist that is there' }).click();
+  await page.getByRole('radio', { name: 'a resist you have' }).click();
   await page.getByRole('button', { name: /^Bowl/ }).click();
-  await expect(page.getByRole('button', { name: 'Pin Disc resist' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'Keep Disc resist' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   await type(page, 'Disc resist', '36');
   // 36 cm of disc at 40 %: 21.6 cm flat, and mouth, base and height in their proportions.
   await expect(field(page, 'Finished disc')).toHaveValue('21.6');
@@ -60,12 +63,12 @@ test('begun from a resist that is there, the finished size follows from it', asy
   expect(mouth / height).toBeCloseTo(140 / 90, 1);
 });
 
-test('begun from the wool that is left, the size follows from it', async ({ page }) => {
+test('begun from the wool you have left, the size follows from it', async ({ page }) => {
   await page.goto('/new');
-  await page.getByRole('radio', { name: 'the wool that is left' }).click();
+  await page.getByRole('radio', { name: 'the wool you have left' }).click();
   await page.getByRole('button', { name: /^Egg/ }).click();
-  const [length, wool] = [await figure(page, 'Finished length'), await figure(page, 'Wool in all')];
-  await type(page, 'Wool in all', String(8 * wool));
+  const [length, wool] = [await figure(page, 'Finished length'), await figure(page, 'Total wool')];
+  await type(page, 'Total wool', String(8 * wool));
   await expect.poll(() => figure(page, 'Finished length')).toBeCloseTo(2 * length, 0);
 });
 
@@ -79,11 +82,11 @@ test('a shoe size sets the foot, and says what it rests on', async ({ page }) =>
 
 test('a pair takes twice the wool, and is weighed twice alike', async ({ page }) => {
   await begin(page, 'Cosy');
-  const one = await figure(page, 'Wool in all');
-  await type(page, 'Pieces alike', '2');
-  await expect.poll(() => figure(page, 'Wool in all')).toBeCloseTo(2 * one, 0);
+  const one = await figure(page, 'Total wool');
+  await type(page, 'How many alike', '2');
+  await expect.poll(() => figure(page, 'Total wool')).toBeCloseTo(2 * one, 0);
   await stage(page, 'Wool').click();
-  await expect(page.getByText('Weigh all of this 2 times, alike')).toBeVisible();
+  await expect(page.getByText('Weigh all of this 2 times, each the same')).toBeVisible();
 });
 
 test('measured outside, a cushion is two walls smaller inside', async ({ page }) => {
@@ -98,11 +101,11 @@ test('a grid finds the one figure that is left out, and what is typed no longer 
   page,
 }) => {
   await begin(page, 'Relief panel');
-  await expect(field(page, 'Cell, along')).toHaveValue('6.7');
-  await type(page, 'Cells along', '6');
+  await expect(field(page, 'Cell, lengthwise')).toHaveValue('6.7');
+  await type(page, 'Cells lengthwise', '6');
   // (42 − 5·1.2 − 2·1.8)/6 = 5.4 cm.
-  await expect(field(page, 'Cell, along')).toHaveValue('5.4');
-  await type(page, 'Cell, along', '6');
+  await expect(field(page, 'Cell, lengthwise')).toHaveValue('5.4');
+  await type(page, 'Cell, lengthwise', '6');
   // 6·6 + 5·1.2 + 2·1.8 = 45.6 cm.
   await expect(field(page, 'Length')).toHaveValue('45.6');
   await expect(page.getByText('Felted together')).toBeVisible();
@@ -119,7 +122,7 @@ test('the front of a flap pocket carries no flap', async ({ page }) => {
 
 test('the finished form is turned by the keyboard', async ({ page }) => {
   await begin(page, 'Vessel with a neck');
-  const form = page.getByRole('slider', { name: 'Finished form, turn it' });
+  const form = page.getByRole('slider', { name: 'Finished form: turn it' });
   await form.focus();
   await page.keyboard.press('ArrowRight');
   await expect(form).toHaveAttribute('aria-valuetext', 'turned 50 degrees');
@@ -127,16 +130,16 @@ test('the finished form is turned by the keyboard', async ({ page }) => {
 
 test('made again at half the area, a recipe takes half the wool', async ({ page }) => {
   await begin(page, 'Flat rectangle');
-  const wool = await figure(page, 'Wool in all');
+  const wool = await figure(page, 'Total wool');
   await page.getByRole('button', { name: 'Another size' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Make it again, otherwise' });
+  const dialog = page.getByRole('dialog', { name: 'Make it again, changed' });
   await dialog.getByRole('textbox', { name: 'As large as' }).fill('50');
   await dialog.getByRole('radio', { name: 'area' }).click();
   await expect(dialog).toContainText('That is 71 % of its length');
   await expect(dialog).toContainText('0.71 times as long, 0.50 times the wool');
   await dialog.getByRole('button', { name: 'Make it' }).click();
   await expect(field(page, 'Name of the piece')).toHaveValue('Flat rectangle, again');
-  expect(await figure(page, 'Wool in all')).toBeCloseTo(wool / 2, 0);
+  expect(await figure(page, 'Total wool')).toBeCloseTo(wool / 2, 0);
 });
 
 test.describe('a drawn outline', () => {
@@ -146,11 +149,11 @@ test.describe('a drawn outline', () => {
     const points = page.getByRole('slider', { name: 'Points of the outline' });
     await points.focus();
     for (let i = 0; i < 2; i += 1) await page.keyboard.press(']');
-    await expect(points).toHaveAttribute('aria-valuetext', /^Point 3 of 4, round.*, 8.8 cm across/);
+    await expect(points).toHaveAttribute('aria-valuetext', /^Point 3 of 4, round.*, 8.8 cm crosswise/);
     // Five keys at once are five half centimetres.
     for (let i = 0; i < 5; i += 1) await page.keyboard.press('ArrowDown');
-    await expect(points).toHaveAttribute('aria-valuetext', /, 11.3 cm across/);
-    await page.getByRole('button', { name: 'Make a corner' }).click();
+    await expect(points).toHaveAttribute('aria-valuetext', /, 11.3 cm crosswise/);
+    await page.getByRole('button', { name: 'Make it a corner' }).click();
     await expect(points).toHaveAttribute('aria-valuetext', /^Point 3 of 4, corner/);
     await page.getByRole('button', { name: 'Add after' }).click();
     await expect(points).toHaveAttribute('aria-valuetext', /^Point 4 of 5/);
@@ -183,17 +186,17 @@ test.describe('a drawn outline', () => {
 
   test('that would cross itself is shown where, and not kept', async ({ page }) => {
     await begin(page, 'Free shape, hollow');
-    const before = await figure(page, 'Wool in all');
+    const before = await figure(page, 'Total wool');
     await page.getByRole('button', { name: 'Edit its points' }).click();
     const points = page.getByRole('slider', { name: 'Points of the outline' });
     await points.focus();
     // The lower corner of the wrist, thrown up past the other one.
     for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowDown');
     for (let i = 0; i < 3; i += 1) await page.keyboard.press('Shift+ArrowDown');
-    await expect(page.getByText(/crosses itself at .* The outline was left as it was/).first()).toBeVisible();
+    await expect(page.getByText(/crosses itself at .* The outline is unchanged/).first()).toBeVisible();
     await page.reload();
     await expect(page.getByRole('alert')).toHaveCount(0);
-    expect(await figure(page, 'Wool in all')).toBeGreaterThan(before * 0.5);
+    expect(await figure(page, 'Total wool')).toBeGreaterThan(before * 0.5);
   });
 
   test('is read from an SVG in mm, with ease all round', async ({ page }, info) => {
@@ -212,7 +215,10 @@ test.describe('a drawn outline', () => {
     const before = await figure(page, 'Length');
     const path = info.outputPath('bad.svg');
     for (const [text, says] of [
-      [svg('M0 0L50 50L50 0L0 50Z'), /crosses itself at 2.5 cm along, 2.5 cm across. \(path “trace”\)/],
+      [
+        svg('M0 0L50 50L50 0L0 50Z'),
+        /crosses itself at 2.5 cm lengthwise, 2.5 cm crosswise. \(path “trace”\)/,
+      ],
       [svg('M0 0L50 0L50 50'), /not closed/],
       ['<svg><rect', /cannot be read as SVG/],
       [svg(''), /No outline was found/],
@@ -242,10 +248,10 @@ test('a template goes out as DXF, half of it on the fold', async ({ page }) => {
   };
   const whole = await save();
   expect(whole).toContain('AC1009');
-  expect(whole).not.toContain('lay the fold line');
+  expect(whole).not.toContain('put the fold line');
   await page.getByRole('radio', { name: 'half, on the fold' }).click();
   const half = await save();
-  expect(half).toContain('lay the fold line');
+  expect(half).toContain('put the fold line');
   const width = (dxf: string): number => {
     const [min, max] = ['EXTMIN', 'EXTMAX'].map(name =>
       Number(new RegExp(`\\$${name}\\s+10\\s+(\\S+)`).exec(dxf)?.[1]),

@@ -93,7 +93,7 @@ export const begin = async (page: Page, title: string): Promise<void> => {
     .getByRole('button')
     .click();
   await expect(page).toHaveURL(/plan$/);
-  await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Linked figures' })).toBeVisible();
 };
 /** A figure as the field shows it. */
 export const figure = async (page: Page, name: string): Promise<number> =>

@@ -15,10 +15,10 @@ test.describe('one piece from wish to record', () => {
     await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Fog grey batt' });
     await type(page, 'Thickness', '8');
     await type(page, 'Firmness', '0,25');
-    await type(page, 'Layers per face', '4');
+    await type(page, 'Layers per side', '4');
     // 400 mm, 33 %, 8 mm, 0.25 g/cm³: 597.0 mm laid, 259.1 g (exact arithmetic).
     await expect(field(page, 'Laid diameter')).toHaveValue('59.7');
-    await expect(field(page, 'Wool in all')).toHaveValue('259.1');
+    await expect(field(page, 'Total wool')).toHaveValue('259.1');
 
     await stage(page, 'Wool').click();
     await expect(page.getByRole('definition').filter({ hasText: '259 g' })).toBeVisible();
@@ -36,34 +36,34 @@ test.describe('one piece from wish to record', () => {
     await done(page, 'Rub 40');
     await page.getByRole('button', { name: 'Pinch test' }).click();
     await page.getByRole('button', { name: /the skin lifts as one/ }).click();
-    await done(page, 'Roll 30 along');
-    await done(page, 'Roll 30 across');
+    await done(page, 'Roll 30 lengthwise');
+    await done(page, 'Roll 30 crosswise');
     await expect(page.getByText('60 rolls')).toBeVisible();
     await page.getByRole('radio', { name: 'Measure' }).click();
     for (const key of ['5', '1', '.', '2'])
       await page.getByRole('button', { name: key, exact: true }).click();
-    await page.getByRole('button', { name: 'Take A, next B' }).click();
+    await page.getByRole('button', { name: 'OK A, next B' }).click();
     for (const key of ['5', '2']) await page.getByRole('button', { name: key, exact: true }).click();
-    await page.getByRole('button', { name: 'Take B, done' }).click();
-    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('51.2');
+    await page.getByRole('button', { name: 'OK B, done' }).click();
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('51.2');
 
     await stage(page, 'Finish').click();
-    await type(page, 'A, along', '40.2');
-    await type(page, 'B, across', '39.4');
+    await type(page, 'A, lengthwise', '40.2');
+    await type(page, 'B, crosswise', '39.4');
     await type(page, 'Dry weight', '252');
     await type(page, 'Thickness', '8');
-    await page.getByRole('button', { name: 'Put in the record' }).click();
+    await page.getByRole('button', { name: 'Mark as finished' }).click();
     // 40.2 of 59.7 laid is 32.7 %; 39.4 is 34.0 %.
-    await expect(page.getByRole('row', { name: /shrinkage along/ })).toContainText('33 %');
-    await expect(page.getByRole('row', { name: /shrinkage across/ })).toContainText('34 %');
+    await expect(page.getByRole('row', { name: /shrinkage lengthwise/ })).toContainText('33 %');
+    await expect(page.getByRole('row', { name: /shrinkage crosswise/ })).toContainText('34 %');
     await expect(
-      page.getByText('Its shrinkage is now offered for the next piece of Fog grey batt.'),
+      page.getByText('Its shrinkage is now suggested for your next piece in Fog grey batt.'),
     ).toBeVisible();
 
     await page.getByRole('button', { name: 'Make again' }).click();
     // One piece that came out as is generally expected leaves the middle: y = −ln(1 − s) with variance
     // 1/(1/0.00936 + 1/0.00527) + 0.00504 = 0.0917², and four in five within 1.28 of that: 24–40 and 25–41 %.
-    await expect(page.getByText('33 % (24–40) along, 34 % (25–41) across')).toBeVisible();
+    await expect(page.getByText('33 % (24–40) lengthwise, 34 % (25–41) crosswise')).toBeVisible();
     await page.getByRole('button', { name: 'Use these' }).click();
     await expect(page.getByText('Used in this plan.')).toBeVisible();
     await page.reload();
@@ -85,7 +85,7 @@ test.describe('one piece from wish to record', () => {
     };
     await go('Table');
     await go('Plan the first piece');
-    await expect(page.getByRole('heading', { name: 'What will it be?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'What are you making?' })).toBeVisible();
     await go('Bottle sleeve a bottle', 'button');
     await expect(field(page, 'Body girth')).toBeVisible();
     await set('Body girth', '10 in');
@@ -96,17 +96,17 @@ test.describe('one piece from wish to record', () => {
     await press('ArrowUp');
     await expect(field(page, 'Body girth')).toHaveValue('26.0');
     await set('Thickness', '4');
-    await expect(field(page, 'Wool in all')).not.toHaveValue('');
+    await expect(field(page, 'Total wool')).not.toHaveValue('');
 
     await tabTo(page, stage(page, 'Bench'));
     await press('Enter');
-    await expect(page.getByRole('region', { name: 'Laying' })).toContainText('Lay layer 1 of 3, face 1');
+    await expect(page.getByRole('region', { name: 'Laying' })).toContainText('Lay layer 1 of 3, side 1');
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
     for (let step = 1; step < 14; step += 1) {
       await press('Space');
       await expect(page.getByText(`Laying, ${step} of 14`)).toBeVisible();
     }
-    for (const wanted of ['Rub 40, face 1', 'Rub 40, face 2', 'Pinch test']) {
+    for (const wanted of ['Rub 40, side 1', 'Rub 40, side 2', 'Pinch test']) {
       await press('Space');
       await expect(page.getByRole('region', { name: 'Next' })).toContainText(wanted);
     }
@@ -122,7 +122,7 @@ test.describe('one piece from wish to record', () => {
     await expect(page.getByText('30 rolls')).toBeVisible();
     await press('m');
     for (const key of ['3', '0', 'Enter', '1', '6', 'Enter', '9', 'Enter']) await press(key);
-    await expect(page.getByRole('list', { name: 'Gauge lines' })).toContainText('30.0');
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('30.0');
 
     await tabTo(page, stage(page, 'Finish'));
     await press('Enter');
@@ -130,8 +130,8 @@ test.describe('one piece from wish to record', () => {
     await set('B, width at the widest', '12,5');
     await set('C, width at the mouth', '7');
     await set('Dry weight', '60');
-    await go('Put in the record', 'button');
-    await expect(page.getByText(/In the record since/)).toBeVisible();
+    await go('Mark as finished', 'button');
+    await expect(page.getByText(/Finished since/)).toBeVisible();
     await press('?');
     await expect(page.getByRole('dialog')).toContainText('undo');
     await press('Escape');
@@ -142,7 +142,7 @@ test.describe('one piece from wish to record', () => {
 test.describe('the plan', () => {
   test('is changed by dragging on the drawing, and the rest follows', async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
-    const before = Number(await field(page, 'Wool in all').inputValue());
+    const before = Number(await field(page, 'Total wool').inputValue());
     const grip = page.getByRole('slider', { name: 'Diameter' }).first();
     const box = await grip.boundingBox();
     if (!box) throw new Error('no grip');
@@ -150,7 +150,7 @@ test.describe('the plan', () => {
     await page.mouse.move(x, y);
     await page.mouse.down();
     await page.mouse.move(x + 20, y, { steps: 4 });
-    const during = Number(await field(page, 'Wool in all').inputValue());
+    const during = Number(await field(page, 'Total wool').inputValue());
     expect(during).toBeGreaterThan(before);
     await page.mouse.up();
     const size = Number(await field(page, 'Diameter').inputValue());
@@ -165,8 +165,8 @@ test.describe('the plan', () => {
 
   test('Ctrl+Z undoes, Ctrl+Shift+Z and Ctrl+Y do again', async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
-    await page.getByRole('button', { name: 'Pin Thickness' }).click();
-    const pin = page.getByRole('button', { name: 'Pin Thickness' });
+    await page.getByRole('button', { name: 'Keep Thickness' }).click();
+    const pin = page.getByRole('button', { name: 'Keep Thickness' });
     for (const again of ['Control+Shift+z', 'Control+y']) {
       await page.keyboard.press('Control+z');
       await expect(pin).toHaveAttribute('aria-pressed', 'false');
@@ -179,49 +179,49 @@ test.describe('the plan', () => {
     await page.goto('/pieces/sample-kelp-cosy/plan');
     await expect(page.getByText(/This piece is laid\./)).toBeVisible();
     await page.goto('/pieces/sample-boot-liner/plan');
-    await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Linked figures' })).toBeVisible();
     await expect(page.getByText(/This piece is laid\./)).toBeHidden();
   });
 
   test('the wool is drawn layer by layer, each the other way', async ({ page }) => {
     await page.goto('/pieces/sample-boot-liner/wool');
-    await expect(page.getByText('Layer 1 lies along.')).toBeVisible();
+    await expect(page.getByText('Layer 1 lies lengthwise.')).toBeVisible();
     await page.getByRole('radio', { name: 'layer 2' }).click();
-    await expect(page.getByText('Layer 2 lies across.')).toBeVisible();
+    await expect(page.getByText('Layer 2 lies crosswise.')).toBeVisible();
     await page.getByRole('button', { name: 'Why these masses?' }).click();
     await expect(page.getByRole('dialog')).toContainText('rounded to the 1 g your scale reads');
   });
 
   test('dragging the laid outline changes the shrinkage of that direction', async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
-    const grip = page.getByRole('slider', { name: 'Shrinkage along' });
+    const grip = page.getByRole('slider', { name: 'Shrinkage lengthwise' });
     await grip.focus();
     await page.keyboard.press('ArrowUp');
-    await expect(field(page, 'along')).toHaveValue('33.5');
-    await expect(field(page, 'across')).toHaveValue('33');
+    await expect(field(page, 'lengthwise')).toHaveValue('33.5');
+    await expect(field(page, 'crosswise')).toHaveValue('33');
   });
 
   test('says which pins disagree and by how much, and offers what would do', async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
     for (const name of ['Finished diameter', 'Thickness', 'Firmness', 'Shrinkage'])
-      await page.getByRole('button', { name: `Pin ${name}`, exact: true }).click();
-    await type(page, 'Wool in all', '200');
+      await page.getByRole('button', { name: `Keep ${name}`, exact: true }).click();
+    await type(page, 'Total wool', '200');
     const alert = page.getByRole('alert');
-    await expect(alert).toContainText('Wool in all 200.0 g');
+    await expect(alert).toContainText('Total wool 200.0 g');
     await expect(alert).toContainText('33.8 g more');
     await alert.getByRole('button', { name: 'Thickness 6.8 mm' }).click();
     await expect(alert).toBeHidden();
-    await expect(field(page, 'Wool in all')).toHaveValue('200');
+    await expect(field(page, 'Total wool')).toHaveValue('200');
   });
 
   test('explains the usual slip and unreadable figures, and keeps the last good one', async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
-    await field(page, 'along').fill('+30');
-    await expect(page.getByText(/ends at 0.91 of the wanted size/)).toBeVisible();
+    await field(page, 'lengthwise').fill('+30');
+    await expect(page.getByText(/ends up at 0.91 of the target size/)).toBeVisible();
     await page.keyboard.press('Escape');
-    await expect(field(page, 'along')).toHaveValue('33');
+    await expect(field(page, 'lengthwise')).toHaveValue('33');
     await field(page, 'Thickness').fill('8 potatoes');
-    await expect(page.getByText(/Not a figure I can read/)).toBeVisible();
+    await expect(page.getByText(/does not read as a number/)).toBeVisible();
     await page.keyboard.press('Escape');
     await expect(field(page, 'Thickness')).toHaveValue('8');
   });
@@ -251,10 +251,10 @@ test.describe('the plan', () => {
 
   test('every figure says why', async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
-    await page.getByRole('button', { name: 'Why wool in all?' }).click();
+    await page.getByRole('button', { name: 'Why total wool?' }).click();
     const why = page.getByRole('dialog');
     await expect(why).toContainText('G = g₀ · A');
-    await expect(why).toContainText('laid wool area');
+    await expect(why).toContainText('area of the laid wool');
   });
 
   test('keeps what was typed a moment before the tab was closed', async ({ page, context }) => {
@@ -316,7 +316,7 @@ test.describe('the plan', () => {
   test('a new piece is taken back by undo', async ({ page }) => {
     await page.goto('/new');
     await page.getByRole('button', { name: /Cosy/ }).click();
-    await expect(page.getByRole('heading', { name: 'Chain' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Linked figures' })).toBeVisible();
     await page.getByRole('link', { name: 'Table', exact: true }).click();
     await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(SAMPLE.pieces + 1);
     await page.getByRole('button', { name: 'Undo' }).click();

@@ -6,9 +6,9 @@ test('a swatch is planned, measured both ways, and moves what its wool is expect
 }) => {
   await page.goto('/shelf/wool-fog');
   await expect(page.getByText(/It hardly felts/)).toBeVisible();
-  const before = await page.getByText(/ along, .* across$/).textContent();
-  await type(page, 'Along, dry', '14');
-  await type(page, 'Across, dry', '15');
+  const before = await page.getByText(/ lengthwise, .* crosswise$/).textContent();
+  await type(page, 'Lengthwise, dry', '14');
+  await type(page, 'Crosswise, dry', '15');
   await type(page, 'Weight, dry', '7.8');
   await type(page, 'Thickness', '2,5');
   const row = page.getByRole('row', { name: /^swatch 1/ });
@@ -18,13 +18,13 @@ test('a swatch is planned, measured both ways, and moves what its wool is expect
   await expect(row).toContainText('25 %');
   await expect(row).toContainText('371 g/m²');
   await expect(row).toContainText('0.15 g/cm³');
-  expect(await page.getByText(/ along, .* across$/).textContent()).not.toBe(before);
+  expect(await page.getByText(/ lengthwise, .* crosswise$/).textContent()).not.toBe(before);
   await page.getByRole('button', { name: 'Plan a swatch' }).click();
   await expect(page.getByText('Swatch 2, laid')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Swatch 2, laid')).toHaveCount(0);
   await page.reload();
-  await expect(field(page, 'Along, dry')).toHaveValue('14.0');
+  await expect(field(page, 'Lengthwise, dry')).toHaveValue('14.0');
 });
 
 test('swatches of two wools stand side by side', async ({ page }) => {
@@ -41,12 +41,12 @@ test('a plan takes what its wool is expected to do, and says so; a shrinkage tha
   await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Fog, carded batt' });
   await expect(page.getByText('Used in this plan.')).toBeVisible();
   await expect(page.getByText(/It hardly felts/)).toBeVisible();
-  expect(Number(await field(page, 'along').inputValue())).toBeLessThan(20);
-  await type(page, 'along', '31');
+  expect(Number(await field(page, 'lengthwise').inputValue())).toBeLessThan(20);
+  await type(page, 'lengthwise', '31');
   await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Kelp, carded batt' });
-  await expect(field(page, 'along')).toHaveValue('31');
+  await expect(field(page, 'lengthwise')).toHaveValue('31');
   await page.getByRole('button', { name: 'Why the expected shrinkage of Kelp, carded batt?' }).click();
-  await expect(page.getByRole('dialog')).toContainText('swatch: 36 % along, 34 % across');
+  await expect(page.getByRole('dialog')).toContainText('swatch: 36 % lengthwise, 34 % crosswise');
 });
 
 test('the shelf goes out as a table and comes back; what is no figure is told with its line', async ({
@@ -62,12 +62,12 @@ test('the shelf goes out as a table and comes back; what is no figure is told wi
   const read = async (text: string): Promise<void> => {
     const path = info.outputPath('shelf.csv');
     await writeFile(path, text);
-    await page.getByLabel('Read a CSV in').setInputFiles(path);
+    await page.getByLabel('Import a CSV').setInputFiles(path);
   };
   await read(csv);
-  await expect(page.getByText('Read in: 0 new, 7 brought up to date.')).toBeVisible();
+  await expect(page.getByText('Imported: 0 new, 7 updated.')).toBeVisible();
   await read('Wool;Breed;Grams\nTar;Gotland;420,5\nFog, carded batt;;-3\n;;9\n');
-  await expect(page.getByText('Read in: 1 new, 1 brought up to date.')).toBeVisible();
+  await expect(page.getByText('Imported: 1 new, 1 updated.')).toBeVisible();
   await expect(page.getByRole('alert')).toContainText('line 3, grams: -3');
   await expect(page.getByRole('alert')).toContainText('A row without a name was left out. (line 4)');
   await expect(async () => {
@@ -78,7 +78,7 @@ test('the shelf goes out as a table and comes back; what is no figure is told wi
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: /^Tar/ })).toHaveCount(0);
   await read('no,names,here\n1,2,3\n');
-  await expect(page.getByRole('alert')).toContainText('No column of this table is headed as a name.');
+  await expect(page.getByRole('alert')).toContainText('No column of this table has the heading “name”.');
 });
 
 test('two thousand wools scroll and are found without a hitch', async ({ page }, info) => {
@@ -87,8 +87,8 @@ test('two thousand wools scroll and are found without a hitch', async ({ page },
   const path = info.outputPath('many.csv');
   const rows = Array.from({ length: 2000 }, (_, i) => `Skein ${i},${i % 2 ? 'Merino' : 'Suffolk'},${i}`);
   await writeFile(path, `name,fibre,grams\n${rows.join('\n')}`);
-  await page.getByLabel('Read a CSV in').setInputFiles(path);
-  await expect(page.getByText('Read in: 2000 new')).toBeVisible({ timeout: 60_000 });
+  await page.getByLabel('Import a CSV').setInputFiles(path);
+  await expect(page.getByText('Imported: 2000 new')).toBeVisible({ timeout: 60_000 });
   const list = page.getByTestId('shelf-list');
   await expect(list.getByRole('listitem').first()).toHaveAttribute('aria-setsize', '2007');
   await list.evaluate(e => e.scrollTo(0, e.scrollHeight));
@@ -106,7 +106,7 @@ test('on a phone the shelf and a wool of it are two views', async ({ page }) => 
   await page.getByRole('link', { name: /^Kelp/ }).click();
   await expect(field(page, 'On the shelf')).toHaveValue('640.0');
   await expect(page.getByTestId('shelf-list')).toBeHidden();
-  await page.getByRole('link', { name: 'All of the shelf' }).click();
+  await page.getByRole('link', { name: 'Whole shelf' }).click();
   await expect(page.getByTestId('shelf-list')).toBeVisible();
 });
 
@@ -115,7 +115,7 @@ test('a layout is simulated on the outline, compared with more and thinner layer
 }) => {
   await page.goto('/pieces/sample-kelp-cosy/wool');
   await page.getByRole('button', { name: 'Compare with 8 layers' }).click();
-  const uneven = page.getByRole('row', { name: /Uneven by/i }).getByRole('cell');
+  const uneven = page.getByRole('row', { name: /unevenness/i }).getByRole('cell');
   const share = async (i: number): Promise<number> =>
     Number(/\d+/.exec((await uneven.nth(i).textContent()) ?? '')?.[0]);
   await expect(uneven).toHaveCount(2);
@@ -128,7 +128,7 @@ test('a layout is simulated on the outline, compared with more and thinner layer
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(uneven).toHaveCount(1);
   expect(await share(0)).toBeLessThan(before);
-  await page.getByRole('button', { name: 'Put the picture away' }).click();
+  await page.getByRole('button', { name: 'Hide the picture' }).click();
   await expect(page.getByRole('img', { name: /simulated/ })).toHaveCount(0);
   await page.reload();
   await expect(field(page, 'Ten wisps weigh')).toHaveValue('0.5');

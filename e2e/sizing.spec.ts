@@ -54,20 +54,20 @@ test('a solid: grams from its size, size from its grams, as the cube; rolled dry
   page,
 }) => {
   await begin(page, 'Ball');
-  const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Wool in all')];
+  const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Total wool')];
   await type(page, 'Finished diameter', String(2 * size));
-  await expect.poll(async () => (await figure(page, 'Wool in all')) / grams).toBeCloseTo(8, 1);
-  await type(page, 'Wool in all', String(grams));
+  await expect.poll(async () => (await figure(page, 'Total wool')) / grams).toBeCloseTo(8, 1);
+  await type(page, 'Total wool', String(grams));
   await expect.poll(() => figure(page, 'Finished diameter')).toBeCloseTo(size, 1);
-  const dry = size / (1 - (await figure(page, 'along')) / 100);
+  const dry = size / (1 - (await figure(page, 'lengthwise')) / 100);
   expect(await figure(page, 'Rolled dry')).toBeCloseTo(dry, 1);
 });
 
 test('grams typed for one bead move its size, and that is said, with a way back', async ({ page }) => {
   await begin(page, 'Ball');
-  const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Wool in all')];
-  await type(page, 'Wool in all', String(2 * grams));
-  await expect(page.getByText(/^Finished diameter gave way: .* became /)).toBeVisible();
+  const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Total wool')];
+  await type(page, 'Total wool', String(2 * grams));
+  await expect(page.getByText(/^Finished diameter changed to fit: .* became /)).toBeVisible();
   expect(await figure(page, 'Finished diameter')).toBeGreaterThan(1.2 * size);
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect.poll(() => figure(page, 'Finished diameter')).toBe(size);
@@ -75,16 +75,16 @@ test('grams typed for one bead move its size, and that is said, with a way back'
 
 test('beads for a length are counted, and the grams are for all of them', async ({ page }) => {
   await begin(page, 'Bead string');
-  const [beads, grams] = [await figure(page, 'Beads'), await figure(page, 'Wool in all')];
+  const [beads, grams] = [await figure(page, 'Beads'), await figure(page, 'Total wool')];
   // Closed, every bead and its gap take 2.5 cm: 90 cm hold 36.
   await type(page, 'String', '90');
   await expect(field(page, 'Beads')).toHaveValue('36');
-  await expect.poll(async () => (await figure(page, 'Wool in all')) / grams).toBeCloseTo(36 / beads, 1);
+  await expect.poll(async () => (await figure(page, 'Total wool')) / grams).toBeCloseTo(36 / beads, 1);
 });
 
 test('a batch of thirty is weighed core and cover, with its sittings, water and trays', async ({ page }) => {
   await begin(page, 'Batch of balls with a core');
-  await type(page, 'Pieces alike', '30');
+  await type(page, 'How many alike', '30');
   await stage(page, 'Wool').click();
   await expect(page.getByRole('row', { name: /core, for 30/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /cover, for 30/ })).toBeVisible();
@@ -97,10 +97,10 @@ test('made again of another wool and shrinkage, it is laid otherwise and comes o
 }) => {
   await begin(page, 'Flat rectangle');
   const [size, laid] = [await figure(page, 'Finished length'), await figure(page, 'Laid length')];
-  const shrinkage = (await figure(page, 'along')) / 100;
+  const shrinkage = (await figure(page, 'lengthwise')) / 100;
   await page.getByRole('button', { name: 'Another size' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Make it again, otherwise' });
-  for (const axis of ['along', 'across']) {
+  const dialog = page.getByRole('dialog', { name: 'Make it again, changed' });
+  for (const axis of ['lengthwise', 'crosswise']) {
     await dialog.getByRole('textbox', { name: `Shrinkage ${axis}` }).fill('45');
     await page.keyboard.press('Enter');
   }
@@ -116,15 +116,15 @@ test('a flap pocket shows its fold line, and a trumpet its petals, by face', asy
   await begin(page, 'Flap pocket');
   await expect(page.getByRole('listitem').filter({ hasText: /fold/ }).first()).toBeVisible();
   await begin(page, 'Trumpet flower');
-  await expect(page.getByText('petal, face 1 (2); petal, face 2 (3)')).toBeVisible();
+  await expect(page.getByText('petal, side 1 (2); petal, side 2 (3)')).toBeVisible();
 });
 
 test('paper and the way it lies are kept; Tabloid lying is 17 inches wide', async ({ page }) => {
   await begin(page, 'Bag');
   await stage(page, 'Template').click();
   await page.getByRole('radio', { name: 'Tabloid' }).click();
-  await page.getByRole('radio', { name: 'lying' }).click();
-  await expect(page.getByText(/ lying$/)).toBeVisible();
+  await page.getByRole('radio', { name: 'landscape' }).click();
+  await expect(page.getByText(/ landscape$/)).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save PDF' }).click(),
@@ -133,7 +133,7 @@ test('paper and the way it lies are kept; Tabloid lying is 17 inches wide', asyn
   expect(info).toMatch(/Page size:\s+1224 x 792 pts/);
   await page.reload();
   await expect(page.getByRole('radio', { name: 'Tabloid' })).toBeChecked();
-  await expect(page.getByRole('radio', { name: 'lying' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'landscape' })).toBeChecked();
 });
 
 test('a template of hundreds of sheets tells how far it is, and can be cancelled', async ({ page }) => {

@@ -87,11 +87,11 @@ const wordsReach = (pdf: string): number => {
 
 test('Letter paper has Letter’s size, and its notes end before the margin', async ({ page }) => {
   await page.goto('/pieces/sample-brick-sleeve/plan');
-  // Narrow enough to stand upright, with three gauge lines to be written at the foot.
+  // Narrow enough to stand upright, with three measuring lines to be written at the foot.
   await page.getByRole('textbox', { name: 'Body girth', exact: true }).fill('20');
   await page.keyboard.press('Enter');
   await stage(page, 'Template').click();
-  await expect(page.getByText('1 across, 3 down, upright')).toBeVisible();
+  await expect(page.getByText('1 across, 3 down, portrait')).toBeVisible();
   await page.getByRole('radio', { name: 'Letter' }).click();
   const pdf = await save(page, 'Save PDF');
   expect(execFileSync('pdfinfo', [pdf], { encoding: 'utf8' })).toMatch(/\(letter\)/i);

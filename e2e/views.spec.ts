@@ -91,16 +91,16 @@ test('first start shows the sample workshop; once cleared it stays away', async 
   await page.getByRole('button', { name: 'Clear the sample' }).click();
   await expect(page.getByText('The sample is cleared.').first()).toBeVisible();
   await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
 });
 
 test('clearing the sample is undone like anything else, long after it was done', async ({ page }) => {
   await page.goto('/file');
   await page.getByRole('button', { name: 'Clear the sample' }).click();
   await page.getByRole('link', { name: 'Table', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
   await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('main').getByRole('listitem')).toHaveCount(SAMPLE.pieces);
 });
@@ -128,7 +128,7 @@ test('data of a later version is left alone, and that is said for as long as the
   await page.goto('/');
   await expect(page.getByRole('alert')).toContainText('written by a later version');
   await page.getByRole('link', { name: 'Shelf' }).click();
-  await expect(page.getByRole('alert')).toContainText('lives only as long as this tab');
+  await expect(page.getByRole('alert')).toContainText('is gone when this tab closes');
   const version = await page.evaluate(async () => (await indexedDB.databases())[0]?.version);
   expect(version).toBe(99);
 });
@@ -147,9 +147,9 @@ test('each stage has its own address, and back works', async ({ page }) => {
 
 test('an address that leads nowhere says so', async ({ page }) => {
   await page.goto('/pieces/gone/plan');
-  await expect(page.getByRole('heading', { name: 'This piece is not on this browser.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This piece is not in this browser.' })).toBeVisible();
   await page.goto('/nowhere');
-  await expect(page.getByRole('heading', { name: 'There is nothing at this address.' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'There is no page at this address.' })).toBeVisible();
 });
 
 test('theme and units are remembered', async ({ page }) => {

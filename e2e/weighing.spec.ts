@@ -27,7 +27,7 @@ test('piles are weighed one by one, what is over is shared out, and the shelf go
   await page.goto('/pieces/sample-fern-mat/bench');
   await expect(page.getByRole('region', { name: 'Laying' })).toContainText('Lay layer 1 of 4');
   await stage(page, 'Wool').click();
-  await page.getByRole('button', { name: 'Take the last weighing back' }).click();
+  await page.getByRole('button', { name: 'Undo the last weighing' }).click();
   await expect(page.getByTestId(WANTED)).toHaveText('10 g');
   await page.goto('/shelf/wool-kelp');
   await expect(field(page, 'On the shelf')).toHaveValue('640.0');
@@ -87,8 +87,8 @@ test('what the shelf lacks is known before the first wisp, with what would do', 
   await expect(alarm).toContainText('The shelf holds 85.0 g of Harbour blue, carded batt: 2.0 g short.');
   await expect(alarm).toContainText('1 % smaller');
   // The hidden layer of three may be of another wool: done in one act, and undone as well.
-  await expect(alarm).toContainText('in layer 2, which is not seen');
-  await alarm.getByRole('button', { name: 'Lay it so' }).click();
+  await expect(alarm).toContainText('in layer 2, which does not show');
+  await alarm.getByRole('button', { name: 'Do that' }).click();
   await expect(alarm).toHaveCount(0);
   await expect(page.getByRole('region', { name: 'Enough?' }).getByRole('listitem')).toHaveCount(2);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -97,7 +97,7 @@ test('what the shelf lacks is known before the first wisp, with what would do', 
 
 test('a pair whose piles differ is told of', async ({ page }) => {
   await begin(page, 'Sleeve');
-  await type(page, 'Pieces alike', '2');
+  await type(page, 'How many alike', '2');
   await stage(page, 'Wool').click();
   const all = piles(page);
   await expect(all.first()).toBeVisible();
@@ -121,12 +121,12 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   await expect(page.getByText('Layer 1 lies every way.')).toBeVisible();
   await stage(page, 'Bench').click();
   const laying = page.getByRole('region', { name: 'Laying' });
-  await expect(laying).toContainText('Lay layer 1 of 3, face 1');
+  await expect(laying).toContainText('Lay layer 1 of 3, side 1');
   await laying.getByRole('button', { name: 'Laid', exact: true }).click();
   await expect(laying).toContainText('Laying, 1 of 30');
-  await expect(laying).toContainText('Wet and press down, face 1');
-  await laying.getByRole('button', { name: 'Leave this out' }).click();
-  await expect(laying).toContainText('Cover, and press the air out, face 1');
+  await expect(laying).toContainText('Wet and press down, side 1');
+  await laying.getByRole('button', { name: 'Skip this' }).click();
+  await expect(laying).toContainText('Cover it and press the air out, side 1');
   await page.reload();
   await expect(laying).toContainText('Laying, 2 of 30');
   await laying.getByRole('button', { name: 'Step back' }).click();
@@ -139,22 +139,22 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   await page.keyboard.press('PageUp');
   await expect(laying).toContainText('Laying, 2 of 30');
   // Whoever laid it without ticking goes on to the work, and may still come back.
-  await laying.getByRole('button', { name: 'It is all laid already' }).click();
+  await laying.getByRole('button', { name: 'Everything is laid already' }).click();
   await expect(laying).toHaveCount(0);
   await page.getByRole('button', { name: 'Back to laying' }).click();
   await expect(laying).toContainText('Laying, 2 of 30');
-  await laying.getByRole('button', { name: 'It is all laid already' }).click();
+  await laying.getByRole('button', { name: 'Everything is laid already' }).click();
   await page.getByRole('button', { name: /^Done Wet/ }).click();
   await expect(page.getByRole('button', { name: 'Back to laying' })).toHaveCount(0);
 });
 
-test('a layer at the bench says what it is laid of, as it was weighed', async ({ page }) => {
+test('a layer at the bench says what it is made of, as it was weighed', async ({ page }) => {
   await page.goto('/pieces/sample-fern-mat/wool');
   await weighed(page, '11');
   await stage(page, 'Bench').click();
   const laying = page.getByRole('region', { name: 'Laying' });
   await expect(laying).toContainText('11 g Kelp, carded batt');
-  await expect(laying).toContainText('fibres along');
+  await expect(laying).toContainText('fibres lengthwise');
 });
 
 test('silk laid on top is a pile of its own, comes off its shelf, and is a step', async ({ page }) => {
@@ -181,7 +181,7 @@ test('labels of the piles go out as a PDF, one for each, with grams, face, wool 
     page.getByRole('button', { name: 'Labels to print' }).click(),
   ]);
   const words = execFileSync('pdftotext', ['-layout', await download.path(), '-'], { encoding: 'utf8' });
-  expect(words.match(/face [12], layer [1-4]/g)).toHaveLength(8);
+  expect(words.match(/side [12], layer [1-4]/g)).toHaveLength(8);
   expect(words.match(/Kelp, carded batt/g)).toHaveLength(8);
   expect(words.match(/\d+ g/g)).toHaveLength(8);
   expect(execFileSync('pdfinfo', [await download.path()], { encoding: 'utf8' })).toMatch(/Pages:\s+1\b/);
@@ -189,10 +189,10 @@ test('labels of the piles go out as a PDF, one for each, with grams, face, wool 
 
 test('without a scale a pile is a length of rope, once a metre of it was weighed', async ({ page }) => {
   await page.goto('/shelf/wool-kelp');
-  await type(page, 'A metre of its rope', '20');
+  await type(page, 'Weight of 1 m of top', '20');
   await page.goto('/pieces/sample-fern-mat/wool');
   // 10 g of 20 g a metre.
-  await expect(page.getByText('Without a scale: 50.0 cm of its rope.')).toBeVisible();
+  await expect(page.getByText('Without a scale: 50.0 cm of the top.')).toBeVisible();
 });
 
 test('kits for a class are packed by the head, with spares, and an adult where children could be hurt', async ({
@@ -201,12 +201,12 @@ test('kits for a class are packed by the head, with spares, and an adult where c
   await page.goto('/pieces/sample-press-cosy/wool');
   await page.getByRole('button', { name: 'Kits for a class' }).click();
   const dialog = page.getByRole('dialog', { name: 'Kits for a class' });
-  await dialog.getByRole('textbox', { name: 'Heads' }).fill('12');
+  await dialog.getByRole('textbox', { name: 'People' }).fill('12');
   await expect(dialog).toContainText('14 kits, 2 of them spare');
   await expect(dialog).toContainText('14 × resist, cut out');
   await expect(dialog).not.toContainText('40 °C');
   await dialog.getByRole('radio', { name: 'children' }).click();
-  await expect(dialog).toContainText('Water of about 40 °C only; an adult pours it.');
+  await expect(dialog).toContainText('Water no warmer than about 40 °C (104 °F); an adult pours it.');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     dialog.getByRole('button', { name: 'Save the list as PDF' }).click(),
@@ -225,16 +225,16 @@ test('silk is veiled, a motif that lies face down is mirrored, a stem is made fi
   await add.click();
   await field(page, 'Decoration 2').fill('moth-wing silk');
   await page.getByLabel('Kind of decoration 2').selectOption('silk');
-  await page.getByLabel('Face of decoration 2').selectOption('2');
+  await page.getByLabel('Side of decoration 2').selectOption('2');
   await add.click();
   await field(page, 'Decoration 3').fill('the cord');
   await page.getByLabel('Kind of decoration 3').selectOption('stem');
   await page.getByText('18 steps of laying, in order').click();
   const steps = page.locator('details ol li');
-  await expect(steps.nth(0)).toHaveText('Make the cord first, felted but for a dry fan at its root');
-  await expect(steps.nth(1)).toHaveText('Lay the white gull, face 1, mirrored: it lies face down');
+  await expect(steps.nth(0)).toHaveText('Make the cord first; felt all but a dry fan at its root');
+  await expect(steps.nth(1)).toHaveText('Lay the white gull, side 1, mirrored, because it lies face down');
   await expect(steps.filter({ hasText: 'moth-wing silk' })).toHaveText(
-    'Lay moth-wing silk, face 2, and a thin net of wool over it',
+    'Lay moth-wing silk, side 2, and a thin net of wool over it',
   );
   await page.reload();
   await expect(field(page, 'Decoration 3')).toHaveValue('the cord');
@@ -257,9 +257,9 @@ test('a scale on the serial port is read, told of when it says garbage, and when
   const say = (text: string): Promise<unknown> =>
     page.evaluate(t => (window as unknown as { say: (text: string) => void }).say(t), text);
   await page.goto('/pieces/sample-fern-mat/wool');
-  await page.getByLabel('A figure without a unit is in').selectOption('oz');
+  await page.getByLabel('A number without a unit is in').selectOption('oz');
   await page.getByRole('button', { name: 'Connect a scale' }).click();
-  await expect(page.getByRole('button', { name: 'Let the scale go' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Disconnect the scale' })).toBeVisible();
   // 0.35 oz is 9.9 g.
   for (let i = 0; i < 6; i += 1) await say('ST  0.35\r\n');
   await expect(page.getByTestId('on-scale')).toContainText('10 g, right');
@@ -270,7 +270,7 @@ test('a scale on the serial port is read, told of when it says garbage, and when
   await expect(page.getByText('Take the last pile off, or press Tare')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Weighed', exact: true })).toBeDisabled();
   for (let i = 0; i < 9; i += 1) await say('Err--\n');
-  await expect(page.getByRole('alert')).toContainText('holds no figure');
+  await expect(page.getByRole('alert')).toContainText('has no number in it');
   await page.evaluate(() => (window as unknown as { unplug: () => void }).unplug());
   await expect(page.getByRole('alert')).toContainText('The scale is gone. What was weighed is kept');
   await weighed(page, '9');

@@ -23,7 +23,7 @@ const VIEWS = [
     act: async page => {
       for (const pin of ['Finished diameter', 'Thickness', 'Firmness', 'Shrinkage'])
         await page.getByRole('button', { name: `Pin ${pin}`, exact: true }).click();
-      await page.getByRole('textbox', { name: 'Wool in all' }).fill('200');
+      await page.getByRole('textbox', { name: 'Total wool' }).fill('200');
       await page.keyboard.press('Enter');
     },
   },
@@ -66,9 +66,9 @@ const VIEWS = [
     size: LAPTOP,
     act: async page => {
       await page.getByRole('button', { name: 'Find blends' }).click();
-      await page.getByRole('list', { name: 'Blends, the nearest first' }).waitFor();
+      await page.getByRole('list', { name: 'Blends, closest first' }).waitFor();
       for (const wool of ['Kelp, carded batt', 'Oat, undyed batt'])
-        await page.getByLabel('Put a wool in').selectOption({ label: wool });
+        await page.getByLabel('Add a wool').selectOption({ label: wool });
     },
   },
   { name: 'wool-batch', path: '/pieces/sample-drum-balls/wool', size: LAPTOP },

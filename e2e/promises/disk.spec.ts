@@ -38,7 +38,7 @@ test('no room left: a tap is said to be not kept yet, waits, and is kept when th
   }).toPass({ intervals: [4000] });
   const kept = parseInt((await page.locator('figcaption').textContent()) ?? '', 10);
   await tap(page);
-  await expect(waits(page)).toContainText('Not kept yet: 2 acts. There is no room left to keep this.');
+  await expect(waits(page)).toContainText('Not kept yet: 2 acts. There is no room left to save this.');
   await expect(page.locator('figcaption')).toContainText(`${kept} rolls`);
   // One that waits is taken back as any other.
   await page.keyboard.press('PageUp');

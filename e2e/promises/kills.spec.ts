@@ -140,7 +140,7 @@ test('kills while a file is read in: all of it is there, or none', async ({ base
     const again = await startBrowser(profile);
     await again.page.goto(`${baseURL}/`);
     const pieces = again.page.getByRole('main').getByRole('listitem');
-    const clear = again.page.getByRole('heading', { name: 'The table is clear.' });
+    const clear = again.page.getByRole('heading', { name: 'The table is empty.' });
     await expect(pieces.first().or(clear)).toBeVisible();
     const count = await pieces.count();
     expect([0, live]).toContain(count);

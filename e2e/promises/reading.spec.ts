@@ -26,7 +26,7 @@ test('what was deleted comes back from the bin, after the tab was closed', async
   const bin = later.getByRole('region', { name: 'Deleted' });
   await expect(bin).toContainText('90 days left');
   await bin.getByRole('button', { name: 'Bring back Lamp band for the loft' }).click();
-  await expect(bin).toContainText('Nothing. What you delete waits here for 90 days.');
+  await expect(bin).toContainText('Nothing. What you delete stays here for 90 days.');
   await place(later, 'Table').click();
   await expect(later.getByRole('link', { name: /Lamp band/ })).toBeVisible();
 });
@@ -48,14 +48,16 @@ test('reading asks for each record that is otherwise here, and all of it is undo
   const row = (name: RegExp) => asked.getByRole('listitem').filter({ hasText: name });
   await expect(asked.getByRole('listitem')).toHaveCount(2);
   await expect(row(/Lamp band/)).toContainText('deleted here: taking it brings it back');
-  await expect(row(/Pad|ferry/)).toContainText('changed here since: taking it goes back to the file');
+  await expect(row(/Pad|ferry/)).toContainText(
+    'changed here since: taking it goes back to the file’s version',
+  );
   // Nothing that was changed here is written over unless it is asked for.
   await expect(row(/Pad|ferry/).getByRole('checkbox')).not.toBeChecked();
   await row(/Lamp band/)
     .getByRole('checkbox')
     .check();
   await asked.getByRole('button', { name: 'Take 1' }).click();
-  await expect(page.getByText(/^Read in:/)).toBeVisible();
+  await expect(page.getByText(/^Opened:/)).toBeVisible();
   await place(page, 'Table').click();
   await expect(page.getByRole('link', { name: /Lamp band/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Pad, renamed/ })).toBeVisible();
@@ -76,7 +78,7 @@ test('going back to what the file holds is one tick, and one undo', async ({ pag
   const asked = page.getByRole('region', { name: 'What to take' });
   await asked.getByRole('checkbox').check();
   await asked.getByRole('button', { name: 'Take 1' }).click();
-  await expect(page.getByText(/^Read in:/)).toBeVisible();
+  await expect(page.getByText(/^Opened:/)).toBeVisible();
   await page.goto('/pieces/sample-ferry-pad/plan');
   await expect(field(page, 'Thickness')).toHaveValue('8');
 });
@@ -86,7 +88,7 @@ test('a file of the build before is read in whole, and saved again', async ({ pa
   await page.getByRole('button', { name: 'Clear the sample' }).click();
   await expect(page.getByText('The sample is cleared.').first()).toBeVisible();
   await read(page, FILE);
-  await expect(page.getByText(/^Read in: 13 new/)).toBeVisible();
+  await expect(page.getByText(/^Opened: 13 new/)).toBeVisible();
   const path = info.outputPath('after.json');
   await saveTo(page, path);
   const ids = (text: string): readonly string[] => {

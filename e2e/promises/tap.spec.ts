@@ -66,7 +66,7 @@ test('a tap costs with three thousand entries what it costs with thirty', async 
     await writeFile(path, withEntries(count));
     await page.getByLabel('Choose a file').setInputFiles(path);
     const take = page.getByRole('button', { name: /^Take/ }).first();
-    const done = page.getByText(/^Read in:/);
+    const done = page.getByText(/^Opened:/);
     await expect(take.or(done).first()).toBeVisible({ timeout: 30_000 });
     if (await take.isVisible()) await take.click();
     await expect(done).toBeVisible({ timeout: 30_000 });

@@ -23,14 +23,14 @@ test('a workshop that the browser lost is told, and never replaced by the sample
   await download.saveAs(info.outputPath('kept.json'));
   await clearDatabase(page, baseURL ?? '');
   await page.goto('/');
-  await expect(alerts(page)).toContainText('The workshop that was kept here is gone.');
-  await expect(page.getByRole('heading', { name: 'The table is clear.' })).toBeVisible();
+  await expect(alerts(page)).toContainText('The workshop that was saved here is gone.');
+  await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
   // It goes on being told, until something is done about it.
   await page.reload();
   await expect(alerts(page)).toContainText('It was last changed on');
-  await alerts(page).getByRole('link', { name: 'Read a file in' }).click();
+  await alerts(page).getByRole('link', { name: 'Open a file' }).click();
   await page.getByLabel('Choose a file').setInputFiles(info.outputPath('kept.json'));
-  await expect(page.getByText(/^Read in: 23 new/)).toBeVisible();
+  await expect(page.getByText(/^Opened: 23 new/)).toBeVisible();
   await page.goto('/');
   await expect(page.getByRole('link', { name: /My own pad/ })).toBeVisible();
   await expect(alerts(page)).toHaveCount(0);
@@ -52,7 +52,7 @@ test('a change that only the next start carried out counts as one of the felterâ
   await expect(page.getByRole('link', { name: /My own pad/ })).toBeVisible();
   await clearDatabase(page, baseURL ?? '');
   await page.goto('/');
-  await expect(alerts(page)).toContainText('The workshop that was kept here is gone.');
+  await expect(alerts(page)).toContainText('The workshop that was saved here is gone.');
 });
 
 test('a lost sample is only the sample: it is put again', async ({ page, baseURL }) => {
@@ -97,7 +97,7 @@ test('a browser that keeps nothing: that is said at once, and again with every f
     });
   });
   await page.goto('/file');
-  await expect(alerts(page).first()).toContainText('lives only as long as this tab', { timeout: 20_000 });
+  await expect(alerts(page).first()).toContainText('is gone when this tab closes', { timeout: 20_000 });
   await expect(page.getByText('This browser keeps nothing at the moment')).toBeVisible();
   await page.getByRole('button', { name: 'Save to a file' }).click();
   await expect(page.getByText('This file holds only what was typed in this tab').first()).toBeVisible();
@@ -112,7 +112,7 @@ test('local storage that is denied is told as what it is, and all is kept as usu
     });
   });
   await page.goto('/pieces/sample-ferry-pad/plan');
-  await expect(alerts(page)).toContainText('does not let Jorrit keep notes of the last moment');
+  await expect(alerts(page)).toContainText('does not let Jorrit note your very last change');
   await field(page, 'Thickness').fill('9');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('banner').getByRole('button', { name: 'Undo' })).toBeEnabled();
@@ -155,7 +155,7 @@ test('a piece that cannot be read takes nothing else down, and is saved or remov
   page,
 }) => {
   await page.goto('/');
-  const pieces = page.getByRole('main').getByRole('link', { name: /bench|planned|record/ });
+  const pieces = page.getByRole('main').getByRole('link', { name: /bench|planned|finished/ });
   await expect(pieces).toHaveCount(11);
   await putRaw(page, { id: 'damaged', name: 'Damaged pad', plan: { form: 7 } });
   await page.goto('/');
@@ -193,9 +193,9 @@ test('a plan of an earlier build beyond all limits is brought within them, says 
   await page.goto('/');
   await expect(page.getByRole('link', { name: /Seat pad for the ferry/ })).toBeVisible();
   await page.goto('/pieces/sample-ferry-pad/plan');
-  await expect(field(page, 'Layers per face')).toBeVisible();
-  expect(Number(await field(page, 'Layers per face').inputValue())).toBe(200);
-  await field(page, 'Layers per face').fill('6');
+  await expect(field(page, 'Layers per side')).toBeVisible();
+  expect(Number(await field(page, 'Layers per side').inputValue())).toBe(200);
+  await field(page, 'Layers per side').fill('6');
   await page.keyboard.press('Enter');
   await page.goto('/pieces/sample-ferry-pad/bench');
   await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();

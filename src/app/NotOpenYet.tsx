@@ -1,4 +1,4 @@
-import { ISSUES } from '../core/issues';
+import { ISSUES } from '../words/issues';
 
 const { message, cause, remedy } = ISSUES.STORE_SLOW;
 

@@ -8,7 +8,7 @@ import type { Entry } from '../records/entry';
 import { newPiece, type Piece } from '../records/piece';
 import { useNotify } from '../session/notices';
 import type { PieceContext } from '../session/pieceContext';
-import { issueText } from '../core/issues';
+import { issueText } from '../words/issues';
 import { planOf } from '../core/plan/planOf';
 import { refusalOf } from '../core/plan/refusalOf';
 import { useSaveFile } from '../session/useSaveFile';
@@ -75,7 +75,7 @@ const usePieceActs = (piece: Piece) => {
   const remove = (): void => {
     deletePiece(piece, `delete ${piece.name}`);
     tell({
-      text: `${piece.name} is off the table.`,
+      text: `${piece.name} is deleted.`,
       action: { label: 'Undo', run: undo },
     });
     void navigate('/');
@@ -197,12 +197,12 @@ export const PieceFrame = () => {
   const { pieceId = '' } = useParams();
   const piece = usePiece(pieceId);
   const entries = useEntries(pieceId);
-  if (piece === undefined || entries === undefined) return <p className="p-4">Reading …</p>;
+  if (piece === undefined || entries === undefined) return <p className="p-4">Opening …</p>;
   if (piece === null || piece.deletedAt !== null)
     return (
       <div className="p-8">
-        <h1 className="text-3xl font-semibold">This piece is not on this browser.</h1>
-        <p className="mt-2">It was cleared, or made on another browser. Read it in from a file.</p>
+        <h1 className="text-3xl font-semibold">This piece is not in this browser.</h1>
+        <p className="mt-2">It was cleared, or made in another browser. Open it from a file.</p>
         <Link to="/" className="mt-3 inline-block underline">
           Back to the table
         </Link>

@@ -12,7 +12,7 @@ import { useWaiting } from '../session/useBench';
 import { dismissLost } from '../session/keepMarker';
 import type { Marker } from '../session/marker';
 import { localDay } from '../session/clock';
-import { ISSUES, issueText } from '../core/issues';
+import { ISSUES, issueText } from '../words/issues';
 import { Button, buttonClass } from '../ui/Button';
 import { ShortcutSheet } from './ShortcutSheet';
 import { useAtBench } from './useAtBench';
@@ -110,7 +110,7 @@ const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () 
         <Button look="bare" onClick={() => change({ theme: dark ? 'light' : 'dark' })}>
           {dark ? 'Light' : 'Dark'}
         </Button>
-        <Button look="bare" onClick={onHelp} aria-label="Keys of this view">
+        <Button look="bare" onClick={onHelp} aria-label="Keyboard shortcuts">
           ?
         </Button>
       </div>
@@ -175,9 +175,9 @@ const LostLine = ({ lost }: { readonly lost: Marker | null }) => {
         {cause} {remedy}
       </p>
       <Link to="/file" className={buttonClass('main', 'dry')}>
-        Read a file in
+        Open a file
       </Link>
-      <Button onClick={done}>Begin anew</Button>
+      <Button onClick={done}>Start fresh</Button>
     </div>
   );
 };

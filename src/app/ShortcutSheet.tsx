@@ -2,10 +2,10 @@ import type { ShortcutList } from '../session/shortcuts';
 import { Dialog } from '../ui/Dialog';
 
 const ON_DRAWING: ReadonlyArray<{ readonly shown: string; readonly does: string }> = [
-  { shown: 'Tab', does: 'to the next figure, pin or handle' },
-  { shown: 'Arrows', does: 'on a handle or figure: one step; with Shift ten' },
-  { shown: 'Enter', does: 'take a figure' },
-  { shown: 'Esc', does: 'bring the last good figure back' },
+  { shown: 'Tab', does: 'to the next number, Keep button or handle' },
+  { shown: 'Arrows', does: 'on a handle or number: one step; with Shift ten' },
+  { shown: 'Enter', does: 'accept a number' },
+  { shown: 'Esc', does: 'bring back the last good number' },
 ];
 
 /** The keys of the view one is in. */
@@ -17,7 +17,7 @@ export const ShortcutSheet = (props: {
   const keys = props.lists.flatMap(l => l.current).filter(s => s.does !== 'digit');
   const rows = [...new Map([...keys, ...ON_DRAWING].map(k => [`${k.shown} ${k.does}`, k])).values()];
   return (
-    <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Keys of this view">
+    <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Keyboard shortcuts">
       <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-1">
         {rows.map(k => (
           <div key={`${k.shown} ${k.does}`} className="contents">

@@ -1,4 +1,5 @@
-import { ISSUES, issue, issueText } from '../core/issues';
+import { issue } from '../core/issues';
+import { ISSUES, issueText } from '../words/issues';
 import { systemChance } from '../session/chance';
 import { systemClock } from '../session/clock';
 import { keepMarker } from '../session/keepMarker';
@@ -45,7 +46,7 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
   if (!isKept) {
     if (!hadOwn) await offerSample(store);
     const why = failure ?? issue('STORE_FAILED', '');
-    const text = `${issueText(why)} ${ISSUES[why.code].remedy} What is typed here lives only as long as this tab.`;
+    const text = `${issueText(why)} ${ISSUES[why.code].remedy} What you type here is gone when this tab closes.`;
     return { workshop, notice: { text }, lost: null };
   }
   // Before the notes are carried out: what a hand changed a moment before its tab was closed is the felter's own too.

@@ -20,7 +20,7 @@ const routes = (first: First): RouteObject[] => [
     path: '/',
     element: <Shell {...first} />,
     errorElement: <NotHere />,
-    hydrateFallbackElement: <p className="p-4">Reading …</p>,
+    hydrateFallbackElement: <p className="p-4">Opening …</p>,
     children: guarded([
       {
         index: true,

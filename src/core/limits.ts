@@ -15,7 +15,7 @@ export const LIMITS = {
   olderCount: { least: 1, most: 1e9 },
   /** Any measure of a form: mm, shares, counts. */
   measure: { least: 0, most: 100_000 },
-  /** Pieces alike. */
+  /** How many alike. */
   pieces: { least: 1, most: 9999 },
   /** A length read off a tape, mm. */
   readingMm: { least: 0.1, most: 50_000 },

@@ -48,7 +48,7 @@ describe('half a template, on the fold', () => {
       };
       expect(across(half) / across(whole)).toBeCloseTo(0.5, 3);
       expect(half.shapes.filter(s => s.role === 'fold').length).toBeGreaterThan(0);
-      expect(half.notes.join(' ')).toContain('lay the fold line');
+      expect(half.notes.join(' ')).toContain('put the fold line');
     },
   );
 });

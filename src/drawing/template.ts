@@ -37,7 +37,7 @@ export interface TemplateOf {
 
 const WORD_MM = 5;
 const NAME_MM = 3.2;
-/** Where along a gauge line its letter stands: off the middle, where other lines cross. */
+/** Where along a measuring line its letter stands: off the middle, where other lines cross. */
 const LABEL_AT = 0.22;
 /** More lines than these are not named one by one. */
 const MOST_NAMED = 4;
@@ -102,19 +102,21 @@ const halved = (shapes: readonly Shape[], form: FormPlan): Shape[] => {
 
 const notesOf = (plan: Plan, of: TemplateOf, half: boolean): string[] => {
   const length = (v: number): string => showQuantity(v, 'length', of.units);
-  const gauges = plan.form.gauges.map(g => `${g.id} laid ${length(g.laidMm)}, wanted ${length(g.wantedMm)}`);
+  const gauges = plan.form.gauges.map(g => `${g.id} laid ${length(g.laidMm)}, target ${length(g.wantedMm)}`);
   const heaps =
     plan.weigh?.faces.map(f => `${f.name} ${showQuantity(f.grams, 'mass', of.units)}`).join(', ') ?? '';
   const alike = of.pieces > 1 ? ` · ${of.pieces} alike` : '';
   return [
-    `${of.date} · shrinkage ${showShare(plan.shrinkage.along)} along, ${showShare(plan.shrinkage.across)} across · wool: ${heaps}${alike}`,
-    `${DASHED_LINE[plan.form.outlineIs]} Dotted is the wanted size. ${gauges.join('; ')}.`,
-    ...(half ? ['Half of it: lay the fold line on folded paper or plastic, and cut both layers.'] : []),
+    `${of.date} · shrinkage ${showShare(plan.shrinkage.along)} lengthwise, ${showShare(plan.shrinkage.across)} crosswise · wool: ${heaps}${alike}`,
+    `${DASHED_LINE[plan.form.outlineIs]} The dotted line is the target size. ${gauges.join('; ')}.`,
+    ...(half
+      ? ['Half of it: put the fold line on the fold of your paper or plastic, and cut both layers.']
+      : []),
   ];
 };
 
 /**
- * The template of a plan: the resist or layout outline, the wool with its fold-over, the gauge lines, the wanted
+ * The template of a plan: the resist or layout outline, the wool with its fold-over, the measuring lines, the wanted
  * outline inside, and what must be known at the table.
  */
 export const makeTemplate = (plan: Plan, of: TemplateOf): Template => {

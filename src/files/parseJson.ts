@@ -36,7 +36,7 @@ export const parseJsonObject = (text: string): Result<Record<string, unknown>> =
   if (depthOf(text) > DEEPEST) return err(issue('FILE_TOO_DEEP', ''));
   try {
     const raw: unknown = JSON.parse(text);
-    return isObject(raw) ? ok(raw) : err(issue('FILE_INVALID', '', { detail: 'A workshop is expected.' }));
+    return isObject(raw) ? ok(raw) : err(issue('FILE_INVALID', '', { detail: 'A workshop was expected.' }));
   } catch (error) {
     return err(issue('FILE_NOT_JSON', '', { detail: error instanceof Error ? `${error.message}.` : '' }));
   }

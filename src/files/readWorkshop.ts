@@ -11,7 +11,7 @@ import { parseJsonObject } from './parseJson';
 import { textOf } from './textOf';
 import { isZip, unpackZip } from './zip';
 
-/** More records of one kind, or entries, than these are no workshop. */
+/** More records of one kind, or entries, than these records are too many for a workshop. */
 const MOST_RECORDS = 1_000_000;
 const MOST_TOLD = 200;
 
@@ -25,8 +25,9 @@ const readList = <T>(spec: RecordSpec<T>, raw: unknown, path: string): List<T> =
     records: [],
     issues: [issue('FILE_INVALID', path, { detail })],
   });
-  if (!Array.isArray(raw)) return refused('A list is expected.');
-  if (raw.length > MOST_RECORDS) return refused(`More than ${MOST_RECORDS} are no workshop.`);
+  if (!Array.isArray(raw)) return refused('A list was expected.');
+  if (raw.length > MOST_RECORDS)
+    return refused(`More than ${MOST_RECORDS} records are too many for a workshop.`);
   const records: T[] = [];
   const issues: Issue[] = [];
   for (const [i, record] of raw.entries()) {
@@ -113,7 +114,7 @@ export const readWorkshopText = (text: string): Result<Omit<WorkshopFile, 'attac
   if (!json.ok) return json;
   const { format, fileVersion } = json.value;
   if (format !== FILE_FORMAT)
-    return err(issue('FILE_INVALID', 'format', { got: format, detail: `“${FILE_FORMAT}” is expected.` }));
+    return err(issue('FILE_INVALID', 'format', { got: format, detail: `“${FILE_FORMAT}” was expected.` }));
   if (typeof fileVersion !== 'number') return err(issue('FILE_INVALID', 'fileVersion', { got: fileVersion }));
   if (fileVersion > FILE_VERSION) return err(issue('RECORD_NEWER', 'fileVersion', { got: fileVersion }));
   // Files from before there was a kind of record have no list of it.

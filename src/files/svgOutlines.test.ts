@@ -157,7 +157,7 @@ describe('bad SVG', () => {
       return got.ok ? '' : JSON.stringify(got.issues);
     };
     expect(text(svg('<path id="leaf" d="M0 0 L50 50 L50 0 L0 50 Z"/>'))).toContain(
-      'crosses itself at 2.5 cm along, 2.5 cm across',
+      'crosses itself at 2.5 cm lengthwise, 2.5 cm crosswise',
     );
     expect(text(svg('<path id="leaf" d="M0 0 L50 50 L50 0 L0 50 Z"/>'))).toContain('leaf');
     expect(text(svg('<path d="M0 0 L50 0 L50 50"/>'))).toContain('7.1 cm apart');

@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
-import { type Issue, issue, issueText } from '../core/issues';
+import { type Issue, issue } from '../core/issues';
+import { issueText } from '../words/issues';
 import { cleanOutline } from '../core/outline/cleanOutline';
 import { flattenCubic } from '../core/outline/curve';
 import { type Point, type Polygon, polygonArea } from '../core/outline/polygon';

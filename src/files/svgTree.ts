@@ -32,8 +32,8 @@ const MOST_PATHS = 5000;
 const MOST_STEPS = 100_000;
 
 const LEFT_OUT: Readonly<Record<string, string>> = {
-  script: 'A script was left out; nothing in a file is run.',
-  foreignObject: 'Foreign content was left out.',
+  script: 'A script was left out; Jorrit never runs anything in a file.',
+  foreignObject: 'Content of another kind was left out.',
   image: 'A picture was left out.',
   text: 'Text was left out: turn it into a path to use its outline.',
 };
@@ -118,7 +118,7 @@ const rootTransform = (a: Attributes, notice: (text: string) => void): string =>
   const [width, height] = [svgLengthMm(a['width']), svgLengthMm(a['height'])];
   if (!box) return `scale(${MM_PER_PX})`;
   if (width === null && height === null) {
-    notice('The file has no size in mm or inches: it was read at 96 units to the inch. Check its length.');
+    notice('The file has no size in mm or inches, so it was read at 96 units to the inch. Check the length.');
     return `scale(${MM_PER_PX}) translate(${-box.x} ${-box.y})`;
   }
   return fit(
@@ -173,7 +173,7 @@ export const readSvgTree = (text: string): Result<SvgTree> => {
   const walk = (e: Element, above: string, depth: number): void => {
     steps += 1;
     if (depth > DEEPEST || steps > MOST_STEPS || paths.length >= MOST_PATHS)
-      return void notice('The file is nested too deep or too long: a part of it was left out.');
+      return void notice('The file is nested too deeply or too long: part of it was left out.');
     if (LEFT_OUT[e.name] !== undefined) return void notice(LEFT_OUT[e.name] ?? '');
     if (NOT_DRAWN.has(e.name) || isHidden(e.attributes)) return;
     const transform = `${above} ${own(e)}`;

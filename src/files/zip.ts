@@ -62,10 +62,11 @@ const inspector = () => {
     seen.add(name);
     all += originalSize;
     if (name !== ZIP_WORKSHOP && !ATTACHMENT.test(name))
-      return wrong(name, 'No file of a workshop is called so.');
-    if (originalSize > MOST.oneBytes || all > MOST.allBytes) return wrong(name, 'It unpacks to too much.');
+      return wrong(name, 'A workshop has no file of that name.');
+    if (originalSize > MOST.oneBytes || all > MOST.allBytes)
+      return wrong(name, 'It unpacks to too much data.');
     if (originalSize > MOST.ratio * Math.max(size, 1000))
-      return wrong(name, 'It unpacks to far more than it is.');
+      return wrong(name, 'It unpacks to far more than its own size.');
     return true;
   };
   return { takes, issues };
@@ -86,7 +87,8 @@ export const unpackZip = (
     if (issues.length > 0) return errs(issues);
     const files = unzipSync(bytes);
     const workshop = files[ZIP_WORKSHOP];
-    if (!workshop) return err(issue('ZIP_UNREADABLE', ZIP_WORKSHOP, { detail: 'It holds no workshop.' }));
+    if (!workshop)
+      return err(issue('ZIP_UNREADABLE', ZIP_WORKSHOP, { detail: 'There is no workshop in it.' }));
     const wrong: Issue[] = [];
     const attachments = Object.entries(files).flatMap(([name, content]): Attachment[] => {
       const [, hash, ending] = ATTACHMENT.exec(name) ?? [];

@@ -46,13 +46,13 @@ const MOST_ISSUES = 20;
 export const loadRecord = <T>(spec: RecordSpec<T>, raw: unknown, path: string): Loaded<T> => {
   const invalid = (...issues: Issue[]): Loaded<T> => ({ status: 'invalid', issues });
   if (!isObject(raw))
-    return invalid(issue('FILE_INVALID', path, { detail: `A ${spec.kind} is expected here.` }));
+    return invalid(issue('FILE_INVALID', path, { detail: `A ${spec.kind} was expected here.` }));
   const { version } = raw;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return invalid(
       issue('FILE_INVALID', joinPath(path, ['version']), {
         got: version,
-        detail: 'A whole number is expected.',
+        detail: 'A whole number was expected.',
       }),
     );
   if (version > currentVersion(spec))

@@ -58,7 +58,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(7),
+  version: z.literal(8),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -149,7 +149,7 @@ const USUAL_LAYING: z.infer<typeof PieceSchema>['laying'] = {
   decorations: [],
 };
 
-/** What was laid beside the layers was of no wool of the shelf, and not weighed. */
+/** What was laid beside the layers was of no wool on the shelf, and not weighed. */
 const addWoolOfDecorations = (old: Record<string, unknown>): Record<string, unknown> => {
   const laying = isObject(old['laying']) ? old['laying'] : {};
   const decorations = Array.isArray(laying['decorations']) ? laying['decorations'] : [];
@@ -162,14 +162,16 @@ const addWoolOfDecorations = (old: Record<string, unknown>): Record<string, unkn
   };
 };
 
-/** Drops and eggs were made to the size that was typed; since then they may be made larger than their cap, as balls are. */
-const addCap = (old: Record<string, unknown>): Record<string, unknown> => {
-  const plan = isObject(old['plan']) ? old['plan'] : {};
-  const form = isObject(plan['form']) ? plan['form'] : {};
-  if (form['kind'] !== 'drop' && form['kind'] !== 'egg') return old;
-  const measures = isObject(form['measures']) ? form['measures'] : {};
-  return { ...old, plan: { ...plan, form: { ...form, measures: { over: 0, ...measures } } } };
-};
+/** A measure that some forms had not yet: 0 in every piece of before. */
+const addMeasure =
+  (kinds: readonly string[], measure: string) =>
+  (old: Record<string, unknown>): Record<string, unknown> => {
+    const plan = isObject(old['plan']) ? old['plan'] : {};
+    const form = isObject(plan['form']) ? plan['form'] : {};
+    if (!kinds.includes(String(form['kind']))) return old;
+    const measures = isObject(form['measures']) ? form['measures'] : {};
+    return { ...old, plan: { ...plan, form: { ...form, measures: { [measure]: 0, ...measures } } } };
+  };
 
 export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 2, name: 'AddPiecesOutlineAndEase', up: addPiecesOutlineAndEase },
@@ -191,7 +193,8 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
         'result.thicknessMm': LIMITS.thicknessMm,
       }),
   },
-  { version: 7, name: 'AddCapToDropsAndEggs', up: addCap },
+  { version: 7, name: 'AddCapToDropsAndEggs', up: addMeasure(['drop', 'egg'], 'over') },
+  { version: 8, name: 'AddFoldedEdges', up: addMeasure(['cone', 'flap-pocket'], 'hem') },
 ];
 
 /** Every wool that a piece is made of: its own, and those of single layers and of decorations. */
@@ -220,7 +223,7 @@ export const pieceKind = defineKind<Piece>({
   check: checkForm,
 });
 
-/** What a piece is laid of. */
+/** What a piece is made of. */
 export const pieceWools = (piece: Piece): PieceWools => ({
   colours: piece.colours,
   woolId: piece.woolId,
@@ -267,7 +270,7 @@ export const newPiece = (of: {
   readonly recipe?: Piece['recipe'];
 }): Piece => ({
   kind: 'piece',
-  version: 7,
+  version: 8,
   ...fresh(of.id, of.now),
   name: of.name,
   notes: '',

@@ -59,12 +59,22 @@ describe('a drop and an egg from before they had a cap', () => {
   });
 });
 
+describe('a cone and a flap pocket from before their edges could be folded in', () => {
+  it('have none, and are laid as they were', () => {
+    const cone = loaded(old('cone', { base: 120, height: 200 })).plan;
+    expect(cone.measures).toMatchObject({ base: 120, height: 200, hem: 0 });
+    expect(cone.form.folds).toEqual([]);
+    const pocket = { height: 140, width: 200, flap: 100, corner: 20, flapCorner: 50 };
+    expect(loaded(old('flap-pocket', pocket)).plan.measures).toMatchObject({ ...pocket, hem: 0 });
+  });
+});
+
 describe('a piece from version 1', () => {
   const SLEEVE = { body: 255, height: 205, shoulder: 45, neck: 135, collar: 30 };
 
   it('is one piece, measured inside, without the allowances that came later: its plan stays as it was', () => {
     const { piece, plan } = loaded(old('bottle-sleeve', SLEEVE));
-    expect(piece.version).toBe(7);
+    expect(piece.version).toBe(8);
     expect(piece.recipe).toBeNull();
     expect(piece.colours).toEqual([]);
     expect(piece.laying).toEqual({ order: 'all', fibres: 'crossed', decorations: [] });
@@ -100,7 +110,7 @@ describe('a piece from version 1', () => {
       );
   });
 
-  it('had decorations of no wool of the shelf until version 4', () => {
+  it('had decorations of no wool on the shelf until version 4', () => {
     const third = {
       ...loaded(old('disc', { diameter: 380, strip: 0 })).piece,
       version: 3,

@@ -39,7 +39,7 @@ const SettingsSchema = z.object({
   pace: z.enum(['careful', 'brisk']),
   /** Rolls a minute, as the felter's own hands go; null until they were counted. */
   rollsPerMinute: figure(PACE).nullable(),
-  /** How the pacer is heard. */
+  /** What the pacer sounds like. */
   pacer: z.enum(['silent', 'tick', 'spoken']),
   /** Rolls after which a rest is reminded of; 0 is never. */
   restEvery: z.number().int().min(0).max(2000),

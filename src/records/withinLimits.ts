@@ -51,5 +51,8 @@ export const withinLimits = (
   const { notes } = next;
   if (mended.length === 0 || typeof notes !== 'string') return next;
   const told = mended.slice(0, 20).map(m => `${m.path} ${m.was} → ${m.is}`);
-  return { ...next, notes: `${notes}${notes === '' ? '' : '\n'}Brought within limits: ${told.join(', ')}.` };
+  return {
+    ...next,
+    notes: `${notes}${notes === '' ? '' : '\n'}Brought within the limits: ${told.join(', ')}.`,
+  };
 };

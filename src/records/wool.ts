@@ -22,7 +22,7 @@ const WoolSchema = z.object({
   colour: z.string().regex(/^#[0-9a-f]{6}$/i),
   /** Fineness, micrometres. */
   micron: figure(LIMITS.micron).nullable(),
-  /** What 100 g cost, in whatever money the felter counts. */
+  /** What Price per 100 g, in whatever money the felter counts. */
   per100g: figure(LIMITS.price).nullable(),
   /** Grams when it was last counted, and when that was. What was weighed since is in the logs. */
   gramsCounted: figure(LIMITS.grams).nullable(),

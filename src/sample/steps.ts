@@ -8,7 +8,7 @@ export const reading = (gauges: readonly Gauge[], along: number, across: number)
     gauges.map(g => [g.id, Math.round(g.laidMm * (1 - (g.directionDeg === 0 ? along : across)))]),
   );
 
-/** An act of a made-up log; a measuring waits for the gauge lines of its piece. */
+/** An act of a made-up log; a measuring waits for the measuring lines of its piece. */
 export type SampleStep = Act | ((gauges: readonly Gauge[]) => Act);
 
 type SampleCushion = 'bubble' | 'mat' | 'bare';

@@ -1,4 +1,5 @@
-import { type Issue, issueText } from '../core/issues';
+import type { Issue } from '../core/issues';
+import { issueText } from '../words/issues';
 import type { Result } from '../core/result';
 
 /** A job that gave no value: so a query keeps it as a failure that can be tried again, never as an answer of nothing. */

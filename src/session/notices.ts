@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
-import { ISSUES, type Issue, issueText } from '../core/issues';
+import type { Issue } from '../core/issues';
+import { ISSUES, issueText } from '../words/issues';
 import { storeError } from '../store/storeError';
 
 /** A short word to the felter, with at most one thing to do about it. */

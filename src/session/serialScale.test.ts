@@ -71,6 +71,6 @@ describe('a scale on the serial port', () => {
     expect(hasSerial()).toBe(false);
     await expect(
       serialScale({ baudRate: 9600, onLine: () => undefined, onGone: () => undefined }),
-    ).rejects.toThrow('no serial port');
+    ).rejects.toThrow('cannot use a serial port');
   });
 });

@@ -33,10 +33,10 @@ export const serialScale = async (options: {
   readonly onGone: () => void;
 }): Promise<() => void> => {
   const port = await serialOf(navigator)?.requestPort();
-  if (!port) throw new Error('This browser has no serial port.');
+  if (!port) throw new Error('This browser cannot use a serial port.');
   await port.open({ baudRate: options.baudRate });
   const reader = port.readable?.getReader();
-  if (!reader) throw new Error('The scale says nothing.');
+  if (!reader) throw new Error('The scale does not answer.');
   let isLet = false;
   const listen = async (): Promise<void> => {
     const decoder = new TextDecoder();

@@ -1,6 +1,6 @@
 import { useCallback, useSyncExternalStore } from 'react';
 import type { Act } from '../core/acts/act';
-import { issueText } from '../core/issues';
+import { issueText } from '../words/issues';
 import { benchLog } from '../core/log/logParts';
 import { nextRedo, nextUndo } from '../core/log/entriesInForce';
 import type { Entry } from '../records/entry';

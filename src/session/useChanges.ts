@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { issueText } from '../core/issues';
+import { issueText } from '../words/issues';
 import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
 import { type Piece, pieceKind } from '../records/piece';

@@ -42,7 +42,7 @@ export const useReadFile = () => {
       const { store, history, nowIso } = workshop;
       for (const { bytes, type } of file.attachments) await store.attach(bytes, type);
       const report = await store.transact(planImport(file.snapshot, nowIso(), choice));
-      history.push(takeBackStep(workshop, 'read a file in', report.changed));
+      history.push(takeBackStep(workshop, 'open a file', report.changed));
       dismissLost(workshop);
       setCame({ is: 'taken', report, remarks: file.remarks });
     },

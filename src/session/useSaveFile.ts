@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react';
-import { issueText } from '../core/issues';
+import { issueText } from '../words/issues';
 import { download } from '../files/download';
 import { pieceKind } from '../records/piece';
 import { KINDS } from '../records/kinds';
@@ -18,7 +18,7 @@ const attachmentsOf = async ({ store }: Workshop, snapshot: Snapshot) => {
 /** What the file holds where the browser's own workshop could not be opened. */
 const onlyThisTab = (snapshot: Snapshot): string => {
   const count = ofKind(snapshot.records, pieceKind).filter(p => !p.sample && p.deletedAt === null).length;
-  return `This file holds only what was typed in this tab: ${count} of your pieces. The workshop that the browser could not open is not in it.`;
+  return `This file has only what you typed in this tab: ${count} of your pieces. The workshop the browser could not open is not in it.`;
 };
 
 /** Saves the workshop, or a part of it, to a file that was read back before it is handed over. */

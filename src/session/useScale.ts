@@ -32,7 +32,8 @@ const TICK_MS = 150;
 const KEPT = 12;
 /** This many lines without a figure are told of. */
 const GARBAGE = 8;
-const UNPLUGGED = 'The scale is gone. What was weighed is kept; connect it again, or type the figure.';
+const UNPLUGGED =
+  'The scale is disconnected. What you weighed is kept; connect it again, or type the weight.';
 
 /** A kitchen scale, real or simulated, as the view reads it. Session state. */
 export const useScale = (stepG: number): Scale => {
@@ -46,7 +47,9 @@ export const useScale = (stepG: number): Scale => {
     const grams = scaleLine(line, unit);
     garbage.current = grams === null ? garbage.current + 1 : 0;
     if (garbage.current === GARBAGE)
-      setTrouble(`The scale says “${line.slice(0, 24)}”, which holds no figure. Check its speed and units.`);
+      setTrouble(
+        `The scale sent “${line.slice(0, 24)}”, which has no number in it. Check its speed and units.`,
+      );
     if (grams === null) return;
     setTrouble(null);
     setReadings(all => [...all.slice(1 - KEPT), grams]);

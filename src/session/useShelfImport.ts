@@ -14,7 +14,7 @@ export const useShelfImport = (): ((rows: readonly WoolRow[]) => Promise<ShelfRe
       const { store, history, chance, nowIso } = workshop;
       const plan = planShelfImport(rows, { now: nowIso(), newId: chance.newId, left });
       const report = await store.transact(plan);
-      history.push(takeBackStep(workshop, 'read the shelf in', report.back));
+      history.push(takeBackStep(workshop, 'import the shelf', report.back));
       return report;
     },
     [workshop, left],

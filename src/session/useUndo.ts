@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { ISSUES } from '../core/issues';
+import { ISSUES } from '../words/issues';
 import type { Undone } from './history';
 import { useNotify } from './notices';
 import { useWorkshop } from './workshop';

@@ -1,4 +1,5 @@
-import { type Issue, issueText } from '../core/issues';
+import type { Issue } from '../core/issues';
+import { issueText } from '../words/issues';
 import type { StoredRecord } from '../records/common';
 import { type Entry, entrySpec, LOG_TABLE } from '../records/entry';
 import type { Kind } from '../records/kind';

@@ -1,4 +1,5 @@
-import { type Issue, issue, issueText } from '../core/issues';
+import { type Issue, issue } from '../core/issues';
+import { issueText } from '../words/issues';
 
 /** A failure of the store, with the issue that it comes to. */
 export class StoreError extends Error {

@@ -22,10 +22,10 @@ export const Expected = (props: {
     <span className="flex items-start gap-1">
       <span className="leading-tight">
         <span className="font-semibold">
-          {range(expected.along)} along, {range(expected.across)} across
+          {range(expected.along)} lengthwise, {range(expected.across)} crosswise
         </span>
         <span className="block text-[13px] text-chalk">
-          {own === 0 ? 'general practice' : `${own} % of it from your own work`}
+          {own === 0 ? 'general practice' : `${own} % of this comes from your own work`}
           {breedName && `; ${breedName}`}
         </span>
       </span>
@@ -40,16 +40,14 @@ export const Expected = (props: {
           <ul className="mt-1">
             {shownBy.map(s => (
               <li key={s.id}>
-                {s.name}: {measured(s.along)} along, {measured(s.across)} across
-                {expected.odd.includes(s.id) && ' — too odd, it counts little'}
+                {s.name}: {measured(s.along)} lengthwise, {measured(s.across)} crosswise
+                {expected.odd.includes(s.id) && ' — it does not fit the others, so it counts little'}
               </li>
             ))}
           </ul>
         )}
         <p className="mt-1">
-          {others === 0
-            ? 'Nothing of another wool speaks with it.'
-            : `${others} of other wools speak with it.`}
+          {others === 0 ? 'No other wool counts here yet.' : `${others} of other wools count as well.`}
         </p>
       </Why>
     </span>

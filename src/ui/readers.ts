@@ -19,9 +19,9 @@ export const reader =
   (dimension: Dimension, units: UnitSystem, range: { min: number; max: number }) =>
   (text: string): Read => {
     const open = openFigures(text, DECIMAL);
-    if (open) return { ok: false, why: `Is it ${open[0]} or ${open[1]}? Type it so.` };
+    if (open) return { ok: false, why: `Is it ${open[0]} or ${open[1]}? Type it like that.` };
     const value = parseQuantity(text, dimension, { units, decimal: DECIMAL });
-    if (value === null) return { ok: false, why: 'Not a figure I can read, such as 30.5, 1,8 or 12 in.' };
+    if (value === null) return { ok: false, why: 'This does not read as a number. Try 30.5, 1,8 or 12 in.' };
     if (!(value >= range.min && value <= range.max)) {
       const show = (v: number): string => showQuantity(v, dimension, units);
       return { ok: false, why: `From ${show(range.min)} to ${show(range.max)}.` };
@@ -39,6 +39,6 @@ export const shrinkageReader =
     const share = additiveSlip(shrinkage(added)).toFixed(2);
     return {
       ok: false,
-      why: `Adding ${percent} % ends at ${share} of the wanted size: the laid piece must be divided by ${(1 - added).toFixed(2)}, not multiplied by ${(1 + added).toFixed(2)}. Type ${percent} for a loss of ${percent} %.`,
+      why: `Adding ${percent} % ends up at ${share} of the target size: divide by ${(1 - added).toFixed(2)} instead of multiplying by ${(1 + added).toFixed(2)}. Type ${percent} for a loss of ${percent} %.`,
     };
   };

@@ -3,7 +3,7 @@ import { workerClient, type WorkerLike } from './client';
 import { type JobAnswer, type JobRequest, SILENT_MS } from './protocol';
 
 /** A worker that answers as it is told. */
-const fakeWorker = (onAsk: (ask: JobRequest, worker: WorkerLike, made: number) => void) => {
+const fakeWorker = (onAsk: (request: JobRequest, worker: WorkerLike, made: number) => void) => {
   const asked: number[] = [];
   let ended = 0;
   let made = 0;
@@ -12,9 +12,9 @@ const fakeWorker = (onAsk: (ask: JobRequest, worker: WorkerLike, made: number) =
     const number = made;
     const worker: WorkerLike = {
       postMessage: message => {
-        const ask = message as JobRequest;
-        asked.push(ask.id);
-        queueMicrotask(() => onAsk(ask, worker, number));
+        const request = message as JobRequest;
+        asked.push(request.id);
+        queueMicrotask(() => onAsk(request, worker, number));
       },
       terminate: () => (ended += 1),
       onmessage: null,
@@ -29,8 +29,8 @@ const say = (worker: WorkerLike, answer: JobAnswer): void =>
   worker.onmessage?.({ data: answer } as MessageEvent);
 const die = (worker: WorkerLike, message = 'out of memory'): void =>
   worker.onerror?.({ message } as ErrorEvent);
-const done = (ask: JobRequest, worker: WorkerLike): void =>
-  say(worker, { id: ask.id, type: 'done', answer: new ArrayBuffer(ask.id) });
+const done = (request: JobRequest, worker: WorkerLike): void =>
+  say(worker, { id: request.id, type: 'done', answer: new ArrayBuffer(request.id) });
 const ASK = {
   template: { title: 't', shapes: [], words: [], notes: [], box: { minX: 0, minY: 0, maxX: 1, maxY: 1 } },
   paper: 'a4',
@@ -40,9 +40,9 @@ const ASK = {
 describe('the worker client', () => {
   it('tells progress and gives the answer', async () => {
     const steps: number[] = [];
-    const { make } = fakeWorker((ask, worker) => {
-      say(worker, { id: ask.id, type: 'progress', done: 1, of: 2 });
-      done(ask, worker);
+    const { make } = fakeWorker((request, worker) => {
+      say(worker, { id: request.id, type: 'progress', done: 1, of: 2 });
+      done(request, worker);
     });
     const made = await workerClient(make).run('templatePdf', ASK, { onProgress: n => steps.push(n) });
     expect(made.ok && made.value.byteLength).toBe(1);
@@ -50,9 +50,9 @@ describe('the worker client', () => {
   });
 
   it('starts a worker that died again, and tries its job once more', async () => {
-    const { make, counts } = fakeWorker((ask, worker, made) => {
+    const { make, counts } = fakeWorker((request, worker, made) => {
       if (made === 1) die(worker);
-      else done(ask, worker);
+      else done(request, worker);
     });
     const client = workerClient(make);
     const both = await Promise.all([client.run('templatePdf', ASK), client.run('templatePdf', ASK)]);
@@ -61,10 +61,10 @@ describe('the worker client', () => {
   });
 
   it('answers a job under which it dies twice, and goes on with the next', async () => {
-    const { make } = fakeWorker((ask, worker) => {
+    const { make } = fakeWorker((request, worker) => {
       say(worker, { id: 0, type: 'ready' });
-      if (ask.id === 1) die(worker);
-      else done(ask, worker);
+      if (request.id === 1) die(worker);
+      else done(request, worker);
     });
     const client = workerClient(make);
     const [first, second] = await Promise.all([
@@ -97,8 +97,8 @@ describe('the worker client', () => {
   });
 
   it('passes on an issue that the worker found, and does not take that for a death', async () => {
-    const { make, counts } = fakeWorker((ask, worker) =>
-      say(worker, { id: ask.id, type: 'failed', issue: { code: 'WORK_FAILED', path: 'templatePdf' } }),
+    const { make, counts } = fakeWorker((request, worker) =>
+      say(worker, { id: request.id, type: 'failed', issue: { code: 'WORK_FAILED', path: 'templatePdf' } }),
     );
     expect(await workerClient(make).run('templatePdf', ASK)).toMatchObject({
       issues: [{ code: 'WORK_FAILED' }],
@@ -107,8 +107,8 @@ describe('the worker client', () => {
   });
 
   it('ends only the job that is cancelled: the others are done', async () => {
-    const { make, counts } = fakeWorker((ask, worker) => {
-      if (ask.id !== 1) done(ask, worker);
+    const { make, counts } = fakeWorker((request, worker) => {
+      if (request.id !== 1) done(request, worker);
     });
     const client = workerClient(make);
     const [running, waiting] = [new AbortController(), new AbortController()];
@@ -132,8 +132,8 @@ describe('the worker client', () => {
   });
 
   it('a cancel that comes after the answer ends nobody else’s work', async () => {
-    const { make, counts } = fakeWorker((ask, worker) => {
-      if (ask.id === 1) done(ask, worker);
+    const { make, counts } = fakeWorker((request, worker) => {
+      if (request.id === 1) done(request, worker);
     });
     const client = workerClient(make);
     const abort = new AbortController();
@@ -145,9 +145,9 @@ describe('the worker client', () => {
 
   it('hears nothing any more from a worker that was ended', async () => {
     let first: WorkerLike | null = null;
-    const { make } = fakeWorker((ask, worker, made) => {
+    const { make } = fakeWorker((request, worker, made) => {
       if (made === 1) first = worker;
-      else queueMicrotask(() => done(ask, worker));
+      else queueMicrotask(() => done(request, worker));
     });
     const client = workerClient(make);
     const abort = new AbortController();
@@ -179,8 +179,8 @@ describe('a worker that says nothing', () => {
   afterEach(() => vi.useRealTimers());
 
   it('is ended when its job has been silent for too long, and the next job has another', async () => {
-    const { make, counts } = fakeWorker((ask, worker, made) => {
-      if (made > 1) done(ask, worker);
+    const { make, counts } = fakeWorker((request, worker, made) => {
+      if (made > 1) done(request, worker);
     });
     const client = workerClient(make);
     const stalled = client.run('templatePdf', ASK);
@@ -192,13 +192,13 @@ describe('a worker that says nothing', () => {
   });
 
   it('is not ended while it tells progress', async () => {
-    const { make, counts } = fakeWorker((ask, worker) => {
+    const { make, counts } = fakeWorker((request, worker) => {
       let n = 0;
       const timer = setInterval(() => {
         n += 1;
-        if (n < 10) return say(worker, { id: ask.id, type: 'progress', done: n, of: 10 });
+        if (n < 10) return say(worker, { id: request.id, type: 'progress', done: n, of: 10 });
         clearInterval(timer);
-        done(ask, worker);
+        done(request, worker);
       }, SILENT_MS.templatePdf / 2);
     });
     const long = workerClient(make).run('templatePdf', ASK);

@@ -21,7 +21,7 @@ export interface JobOptions {
 interface PendingCall {
   readonly id: number;
   readonly job: JobName;
-  readonly ask: Jobs[JobName]['request'];
+  readonly request: Jobs[JobName]['request'];
   readonly options: JobOptions;
   readonly settle: (result: Result<never> | Result<Jobs[JobName]['answer']>) => void;
   /** How often it was begun. */
@@ -34,7 +34,7 @@ const MOST_TRIES = 2;
 export interface WorkerClient {
   readonly run: <N extends JobName>(
     job: N,
-    ask: Jobs[N]['request'],
+    request: Jobs[N]['request'],
     options?: JobOptions,
   ) => Promise<Result<Jobs[N]['answer']>>;
   /** Ends the worker, and answers all who wait. */
@@ -116,8 +116,8 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
     running = first;
     first.tries += 1;
     try {
-      const { id, job, ask, options } = first;
-      started().postMessage({ id, job, ask }, options.transfer ?? []);
+      const { id, job, request, options } = first;
+      started().postMessage({ id, job, request }, options.transfer ?? []);
       watch();
     } catch (error) {
       lost(issue('WORKER_NOT_STARTED', '', { detail: String(error) }));
@@ -136,11 +136,11 @@ export const workerClient = (make: () => WorkerLike): WorkerClient => {
   };
 
   return {
-    run: <N extends JobName>(job: N, ask: Jobs[N]['request'], options: JobOptions = {}) =>
+    run: <N extends JobName>(job: N, request: Jobs[N]['request'], options: JobOptions = {}) =>
       new Promise<Result<Jobs[N]['answer']>>(resolve => {
         if (options.signal?.aborted) return resolve(err(issue('CANCELLED', job)));
         lastId += 1;
-        const waiting: PendingCall = { id: lastId, job, ask, options, settle: resolve, tries: 0 };
+        const waiting: PendingCall = { id: lastId, job, request, options, settle: resolve, tries: 0 };
         const onAbort = (): void => cancel(waiting);
         options.signal?.addEventListener('abort', onAbort, { once: true });
         queue = [...queue, waiting];

@@ -28,7 +28,7 @@ interface Done<N extends JobName> {
 }
 type Progress = (done: number, of: number) => void;
 type JobRunner = {
-  readonly [N in JobName]: (ask: Jobs[N]['request'], progress: Progress) => Promise<Done<N>>;
+  readonly [N in JobName]: (request: Jobs[N]['request'], progress: Progress) => Promise<Done<N>>;
 };
 
 const handedOver = (answer: ArrayBuffer) => ({ answer, transfer: [answer] });
@@ -49,9 +49,9 @@ const WORK: JobRunner = {
   },
   forecastPiece: async ({ record, goal }) => ({ answer: forecastPiece(record, goal) }),
   learn: async ({ logs }) => ({ answer: logs.map(log => marginals(infer(log, POINTS_TO_LEARN))) }),
-  evenness: async (ask, progress) => {
+  evenness: async (request, progress) => {
     const { simulateLayout } = await import('../core/evenness/simulateLayout');
-    return { answer: simulateLayout(ask, done => progress(done, ask.runs)) };
+    return { answer: simulateLayout(request, done => progress(done, request.runs)) };
   },
   listPdf: async ({ title, sections }) => {
     const { listPdf } = await import('../files/listPdf');
@@ -67,9 +67,9 @@ const WORK: JobRunner = {
       templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress }),
     );
   },
-  writeWorkshop: async ask => {
+  writeWorkshop: async request => {
     const { writeWorkshop } = await import('../files/writeWorkshop');
-    return { answer: writeWorkshop(ask) };
+    return { answer: writeWorkshop(request) };
   },
   readWorkshop: async ({ bytes, at }) => {
     const { readWorkshop } = await import('../files/readWorkshop');
@@ -77,9 +77,9 @@ const WORK: JobRunner = {
   },
 };
 
-const run = async <N extends JobName>(id: number, job: N, ask: Jobs[N]['request']): Promise<void> => {
+const run = async <N extends JobName>(id: number, job: N, request: Jobs[N]['request']): Promise<void> => {
   const progress: Progress = (done, of) => say({ id, type: 'progress', done, of });
-  const { answer, transfer } = await WORK[job](ask, progress);
+  const { answer, transfer } = await WORK[job](request, progress);
   say({ id, type: 'done', answer }, transfer);
 };
 

@@ -3,7 +3,7 @@ import type { UnitSystem } from '../units/units';
 import type { BenchFold } from './benchFold';
 import type { RecipeStep, StepMove, WorkScope } from './recipeStep';
 import type { ActChoices } from './choices';
-import type { Cushion, Pressure, Water } from './vocabulary';
+import type { Cushion, Pressure, TestName, Water } from './vocabulary';
 
 /** Anything that can stand in a log. */
 export interface BaseAct {
@@ -37,6 +37,8 @@ export interface PieceWording {
   readonly units: UnitSystem;
   /** What a fault is called that was seen. */
   readonly faultName: (fault: string) => string;
+  /** What a test with its grade is called. */
+  readonly testWords: (test: TestName, grade: number) => string;
 }
 
 /** How this felter usually does it. */

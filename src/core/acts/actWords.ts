@@ -2,15 +2,15 @@ import type { PieceWording } from './actSpec';
 import type { RollDirection } from './vocabulary';
 
 export const DIRECTION: Readonly<Record<RollDirection, string>> = {
-  0: 'along',
+  0: 'lengthwise',
   45: 'diagonal',
-  90: 'across',
+  90: 'crosswise',
   135: 'other diagonal',
 };
 
 /** Which face, where there is more than one. */
 export const onFace = (face: number, { faces }: Pick<PieceWording, 'faces'>): string =>
-  faces > 1 ? `, face ${face}` : '';
+  faces > 1 ? `, side ${face}` : '';
 
 /** Which way it is rolled; a solid is rolled every way. */
 export const inDirection = (deg: RollDirection, { isSolid }: Pick<PieceWording, 'isSolid'>): string =>

@@ -8,7 +8,7 @@ import {
   type Wetness,
 } from './vocabulary';
 
-/** A measuring of the gauge lines, and how many rolls had been done by then. */
+/** A measuring of the measuring lines, and how many rolls had been done by then. */
 export interface Reading {
   readonly entryId: string;
   readonly at: string;
@@ -47,7 +47,7 @@ export interface BenchFold {
   /** Amount of all that works the felt since the last pinch test. */
   workSincePinch: number;
   readings: Reading[];
-  /** Last length of each gauge line that was read, mm. */
+  /** Last length of each measuring line that was read, mm. */
   now: Record<string, number>;
   /** The water as it was last poured; null before that. */
   water: Water | null;

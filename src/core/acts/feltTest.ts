@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { defineAct } from './actSpec';
-import { FELT_TESTS } from './feltTests';
 import { TESTS } from './vocabulary';
 
-/** A test with its grade, from 0; what each means stands in `feltTests.ts`. */
+/** A test with its grade, from 0; what each is called stands in `src/words/feltTests.ts`. */
 export const feltTest = defineAct(
   z.object({
     kind: z.literal('test'),
@@ -12,7 +11,7 @@ export const feltTest = defineAct(
   }),
 )({
   place: 'bench',
-  words: ({ test, grade }) => `${FELT_TESTS[test].name}: ${FELT_TESTS[test].grades[grade] ?? grade}`,
+  words: ({ test, grade }, of) => of.testWords(test, grade),
   fold: (fold, { test, grade }) => {
     fold.tests[test] = grade;
     fold.workSinceTest[test] = 0;

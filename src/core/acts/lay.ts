@@ -7,5 +7,5 @@ export const lay = defineAct(
   z.object({ kind: z.literal('lay'), step: Word, how: z.enum(['done', 'skipped']) }),
 )({
   place: 'beside',
-  words: act => (act.how === 'done' ? 'Laid' : 'Left out'),
+  words: act => (act.how === 'done' ? 'Laid' : 'Skipped'),
 });

@@ -4,10 +4,10 @@ import { FOAMS, WETNESSES } from './vocabulary';
 
 export const WETNESS_WORDS = {
   dry: 'dry tufts',
-  right: 'wet right through',
+  right: 'wet all through',
   pools: 'pools of water',
 } as const;
-export const FOAM_WORDS = { none: 'no soap to feel', right: 'slippery', much: 'much foam' } as const;
+export const FOAM_WORDS = { none: 'no soap to feel', right: 'slippery', much: 'too much foam' } as const;
 
 /** What was seen at an opening; null where it was not looked at. */
 export const look = defineAct(
@@ -19,7 +19,7 @@ export const look = defineAct(
 )({
   place: 'bench',
   words: act =>
-    `Looked: ${[act.wetness && WETNESS_WORDS[act.wetness], act.foam && FOAM_WORDS[act.foam]].filter(Boolean).join(', ')}`,
+    `Checked: ${[act.wetness && WETNESS_WORDS[act.wetness], act.foam && FOAM_WORDS[act.foam]].filter(Boolean).join(', ')}`,
   fold: (fold, act) => {
     fold.look = act;
   },

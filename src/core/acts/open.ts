@@ -6,7 +6,7 @@ export const open = defineAct(z.object({ kind: z.literal('open'), what: z.enum([
   place: 'bench',
   words: act => (act.what === 'cut' ? 'Cut open' : 'Resist taken out'),
   caution:
-    'A little at a time, not into the resist. Blades away from the other hand; an adult cuts for children.',
+    'Cut a little at a time, not into the resist, away from your other hand. An adult cuts for children.',
   fold: (fold, { what }) => {
     fold.isCut = true;
     fold.isResistOut ||= what === 'resist-out';
@@ -19,13 +19,13 @@ export const open = defineAct(z.object({ kind: z.literal('open'), what: z.enum([
     cut: {
       name: 'cut it open',
       takes: [],
-      words: () => 'Cut the mouth, a little at a time, not into the resist',
+      words: () => 'Cut the opening a little at a time, not into the resist',
       left: (_, done) => (done('cut') > 0 ? [] : [{ does: 'act', kind: 'open', choices: { what: 'cut' } }]),
     },
     'resist-out': {
       name: 'take the resist out',
       takes: [],
-      words: () => 'Take the resist out; the inside gets its share',
+      words: () => 'Take the resist out; work the inside too',
       left: (_, done) =>
         done('resist-out') > 0 ? [] : [{ does: 'act', kind: 'open', choices: { what: 'resist-out' } }],
     },

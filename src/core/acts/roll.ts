@@ -27,7 +27,8 @@ export const roll = defineAct(
   place: 'bench',
   words: (act, of) =>
     `Roll ${roughly(act.give)}${act.rolls}${inDirection(act.directionDeg, of)}${onFace(act.face, of)}`,
-  caution: 'Stand at counter height; change posture and stretch after every set. Stop at pain or numbness.',
+  caution:
+    'Work at counter height; change posture and stretch after every set. Stop if it hurts or goes numb.',
   amount: ({ rolls, give = 0 }) => ({ count: rolls, spread: give }),
   work: ({ rolls, give = 0, cushion, pressure, directionDeg }, water) => {
     const each = WATER_INTENSITY[water] * rollIntensity(cushion, pressure);
@@ -45,7 +46,7 @@ export const roll = defineAct(
       takes: ['count', 'cushion'],
       begins: { cushion: 'bubble' },
       words: (step, each) =>
-        `A round of ${step.count ?? USUAL_ROLLS} each way${each}${step.cushion ? `, ${CUSHION_WORDS[step.cushion]}` : ''}`,
+        `A round of ${step.count ?? USUAL_ROLLS} rolls each way${each}${step.cushion ? `, ${CUSHION_WORDS[step.cushion]}` : ''}`,
       left: (step, done, { faces, hasDirections }): readonly StepMove[] => {
         const wanted = step.count ?? USUAL_ROLLS;
         const ways = hasDirections

@@ -12,7 +12,7 @@ const REFERENCE_ROLLS = 0.4;
 export const rub = defineAct(z.object({ kind: z.literal('rub'), face: Side, count: Count, give: Spread }))({
   place: 'bench',
   words: (act, of) => `Rub ${roughly(act.give)}${act.count}${onFace(act.face, of)}`,
-  caution: 'Soap or wool can irritate skin: gloves, rinse. Stop at pain or numbness.',
+  caution: 'Soap or wool can irritate skin: wear gloves, rinse. Stop if it hurts or goes numb.',
   amount: ({ count, give = 0 }) => ({ count, spread: give }),
   work: ({ count, give = 0 }, water) => {
     const each = WATER_INTENSITY[water] * REFERENCE_ROLLS;

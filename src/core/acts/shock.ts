@@ -13,7 +13,7 @@ export const shock = defineAct(z.object({ kind: z.literal('shock'), rounds: Coun
   place: 'bench',
   words: act => `Hot and cold, ${times(act.rounds)}`,
   caution:
-    'Water too hot for hands needs gloves or a tool; pour away from people. An adult pours for children.',
+    'Water too hot for your hands needs gloves or a tool. Pour away from people; an adult pours for children.',
   amount: ({ rounds }) => ({ count: rounds, spread: 0 }),
   work: ({ rounds }) => ({ rolls: rounds * REFERENCE_ROLLS, spread: 0, directionDeg: null }),
   asked: {
@@ -28,7 +28,7 @@ export const shock = defineAct(z.object({ kind: z.literal('shock'), rounds: Coun
     },
   },
   control: {
-    key: 'Hot/cold',
+    key: 'Hot and cold',
     takes: ['count'],
     counts: { usual: 1, choices: [1, 2, 3, 4] },
     turns: 'count',

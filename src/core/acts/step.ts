@@ -7,7 +7,7 @@ export const step = defineAct(
   z.object({ kind: z.literal('step'), step: Word, how: z.enum(['done', 'skipped', 'started']) }),
 )({
   place: 'bench',
-  words: act => ({ done: 'Step done', skipped: 'Step left out', started: 'Clock started' })[act.how],
+  words: act => ({ done: 'Step done', skipped: 'Step skipped', started: 'Clock started' })[act.how],
   // What settles a step counts towards none.
   tally: () => [],
   control: {

@@ -11,7 +11,7 @@ const REFERENCE_ROLLS = 1.5;
 export const throwing = defineAct(z.object({ kind: z.literal('throw'), count: Count }))({
   place: 'bench',
   words: act => `Throw ${act.count}`,
-  caution: 'Wipe up splashes before you step. Wrists: stop at pain or numbness.',
+  caution: 'Wipe up splashes so nobody slips. Mind your wrists: stop if it hurts or goes numb.',
   amount: ({ count }) => ({ count, spread: 0 }),
   work: ({ count }, water) => ({
     rolls: count * WATER_INTENSITY[water] * REFERENCE_ROLLS,

@@ -10,7 +10,7 @@ export const wet = defineAct(
   place: 'bench',
   words: (act, of) => `Wet with ${act.water} water${onFace(act.face, of)}`,
   caution:
-    'Hands bear about 45–50 °C (113–122 °F); hotter water needs gloves. Children: about 40 °C (104 °F), an adult pours. Mind wet floors.',
+    'Bare hands take about 45–50 °C (113–122 °F); hotter needs gloves. Children: about 40 °C (104 °F), an adult pours. Mind wet floors.',
   water: act => act.water,
   fold: (fold, act) => {
     fold.wetted.add(act.face);

@@ -1,42 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import { benchState } from '../log/benchState';
 import type { Act } from '../acts/act';
 import { progressForecast } from '../forecast/progressForecast';
-import type { FormKind, Gauge } from '../forms/formKind';
+import type { FormKind } from '../forms/formKind';
 import { cushion } from '../forms/kinds/cushion';
 import { disc } from '../forms/kinds/disc';
 import { mitten } from '../forms/kinds/mitten';
 import { pod } from '../forms/kinds/pod';
 import { sleeve } from '../forms/kinds/sleeve';
 import { laid, laying } from '../forms/testing/laying';
-import { finishedMm, laidMm } from '../quantity';
+import { gaugeOf, pinch, roll, stateOf } from '../log/testing/logs';
 import { gatesAt, type ResistComesOut, resistComesOut } from './gates';
 
-const GAUGES: readonly Gauge[] = [
-  {
-    id: 'A',
-    name: 'length',
-    directionDeg: 0,
-    laidMm: laidMm(600),
-    wantedMm: finishedMm(400),
-    from: { x: 0, y: 0 },
-    to: { x: 1, y: 0 },
-  },
-];
+const GAUGES = [gaugeOf('A', 600, 400)];
 const gates = (resist: ResistComesOut, ...acts: Act[]) => {
-  const state = benchState(acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '', act })));
+  const state = stateOf(...acts);
   return gatesAt(state, progressForecast(GAUGES, state), { resist, test: 'pinch' });
 };
-const pinch = (grade: 1 | 2 | 3): Act => ({ kind: 'pinch', grade });
 const measured = (mm: number): Act => ({ kind: 'measure', readings: { A: mm } });
-const rolled: Act = {
-  kind: 'roll',
-  face: 1,
-  directionDeg: 0,
-  rolls: 100,
-  cushion: 'bubble',
-  pressure: 'arms',
-};
+const rolled = roll(0, 100);
 
 describe('gates', () => {
   it('a skin that holds may be rolled; strands that lift may not', () => {

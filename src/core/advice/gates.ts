@@ -7,7 +7,7 @@ import { firmTestResult, type FirmTest } from './firmTest';
 
 /** What a piece has reached, and what it may do from there. Told, never commanded. */
 export type Gate =
-  /** The skin holds: it may be rolled. */
+  /** The skin holds: you can roll it now. */
   | 'may-roll'
   /** It has begun to shrink and the skin holds: a cut heals, and the resist may come out. */
   | 'may-open'

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { benchState } from '../log/benchState';
-import type { Act } from '../acts/act';
+import { roll, stateOf as after } from '../log/testing/logs';
 import type { FormPlan } from '../forms/formKind';
 import { ball } from '../forms/kinds/ball';
 import { bottleSleeve } from '../forms/kinds/bottleSleeve';
@@ -19,16 +18,7 @@ const formOf = (kind: Parameters<typeof newPlan>[0]): FormPlan => {
 const SLEEVE = formOf(bottleSleeve);
 const MAT = formOf(rectangle);
 const BALL = formOf(ball);
-const after = (...acts: readonly Act[]) =>
-  benchState(acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '', act })));
-const rolled = (rolls: number): Act => ({
-  kind: 'roll',
-  face: 1,
-  directionDeg: 0,
-  rolls,
-  cushion: 'bubble',
-  pressure: 'arms',
-});
+const rolled = (rolls: number) => roll(0, rolls);
 
 describe('what to look for at an opening', () => {
   it('is the wetting before it is rolled, and folds and stuck faces while they can still be freed', () => {

@@ -16,7 +16,7 @@ export interface ModelAnswer {
   /** Work since the last measuring. */
   readonly since: FeltingWork;
   readonly hasDirections: boolean;
-  /** How much of what was believed before is from the maker's own work, and how many pieces and swatches said so. */
+  /** How much of what wexpected before measuring is from the maker's own work, and how many pieces and swatches said so. */
   readonly learntFrom: { readonly ownShare: number; readonly pieces: number };
 }
 

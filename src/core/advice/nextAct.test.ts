@@ -4,21 +4,11 @@ import type { Act } from '../acts/act';
 import { meanProgress, nowShare } from '../forecast/progressNow';
 import { stageOf } from '../log/stageOf';
 import { progressForecast, progressOf } from '../forecast/progressForecast';
-import type { Gauge } from '../forms/formKind';
-import { finishedMm, laidMm } from '../quantity';
+import { gaugeOf, logOf, measure, roll } from '../log/testing/logs';
 import type { ProposedAct } from './proposedAct';
 import { nextAct } from './nextAct';
 
-const gauge = (id: string, directionDeg: number, laid: number, wanted: number): Gauge => ({
-  id,
-  name: id === 'A' ? 'along' : 'across',
-  directionDeg,
-  laidMm: laidMm(laid),
-  wantedMm: finishedMm(wanted),
-  from: { x: 0, y: 0 },
-  to: { x: 1, y: 0 },
-});
-const GAUGES = [gauge('A', 0, 600, 400), gauge('B', 90, 450, 300)];
+const GAUGES = [gaugeOf('A', 600, 400), gaugeOf('B', 450, 300)];
 
 const LAID = [
   { x: 0, y: -200 },
@@ -28,17 +18,6 @@ const LAID = [
 ];
 const FLAT = { laid: { points: LAID, open: [] }, solid: null, outlineIs: 'layout' } as const;
 
-const logOf = (acts: readonly Act[]) =>
-  acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
-const roll = (directionDeg: 0 | 90, rolls: number, face = 1): Act => ({
-  kind: 'roll',
-  face,
-  directionDeg,
-  rolls,
-  cushion: 'bubble',
-  pressure: 'arms',
-});
-const measure = (A: number | null, B: number | null): Act => ({ kind: 'measure', readings: { A, B } });
 const BEGUN: readonly Act[] = [
   { kind: 'wet', face: 1, water: 'hot' },
   { kind: 'wet', face: 2, water: 'hot' },
@@ -47,7 +26,7 @@ const BEGUN: readonly Act[] = [
   { kind: 'pinch', grade: 2 },
 ];
 const advise = (...acts: Act[]): ProposedAct => {
-  const state = benchState(logOf(acts));
+  const state = benchState(logOf(...acts));
   return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, form: FLAT });
 };
 
@@ -61,7 +40,7 @@ describe('progress', () => {
   });
 
   it('says which direction is behind, once they differ enough', () => {
-    const at = (...acts: Act[]) => progressForecast(GAUGES, benchState(logOf(acts)));
+    const at = (...acts: Act[]) => progressForecast(GAUGES, benchState(logOf(...acts)));
     expect(at(measure(500, 375)).lopsided).toBeNull();
     expect(at(measure(480, 420)).lopsided?.behind.gauge.id).toBe('B');
     expect(at(measure(480, null)).gaugeProgress.map(s => s.measured)).toEqual([true, false]);
@@ -72,7 +51,7 @@ describe('progress', () => {
 
   it('a piece is planned, then on the bench, then in the record', () => {
     expect(stageOf([], null)).toBe('planned');
-    expect(stageOf(logOf([roll(0, 10)]), null)).toBe('bench');
+    expect(stageOf(logOf(roll(0, 10)), null)).toBe('bench');
     expect(stageOf([], '2026-03-01T10:00:00Z')).toBe('finished');
   });
 });
@@ -101,7 +80,7 @@ describe('the next act follows the order of the work', () => {
       const next = advise(...acts);
       if (next.act !== 'roll') throw new Error(`expected rolling, got ${next.act}`);
       seen.push(`${next.directionDeg}/${next.face}`);
-      acts.push(roll(next.directionDeg === 90 ? 90 : 0, next.rolls, next.face));
+      acts.push(roll(next.directionDeg === 90 ? 90 : 0, next.rolls, { face: next.face }));
     }
     expect(seen.toSorted()).toEqual(['0/1', '0/2', '90/1', '90/2']);
   });
@@ -172,13 +151,13 @@ describe('the next act follows the order of the work', () => {
   });
 
   it('proposes the felter’s own set, and a short one near the end', () => {
-    const state = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(500, 375)]));
+    const state = benchState(logOf(...BEGUN, roll(0, 60), roll(90, 60), measure(500, 375)));
     const forecast = progressForecast(GAUGES, state);
     expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50, form: FLAT })).toMatchObject({
       act: 'roll',
       rolls: 50,
     });
-    const near = benchState(logOf([...BEGUN, roll(0, 60), roll(90, 60), measure(413, 310)]));
+    const near = benchState(logOf(...BEGUN, roll(0, 60), roll(90, 60), measure(413, 310)));
     const close = progressForecast(GAUGES, near);
     expect(nextAct(near, close, { faces: [1], setOfRolls: 50, form: FLAT })).toMatchObject({ rolls: 10 });
     expect(nextAct(near, close, { faces: [1], setOfRolls: 5, form: FLAT })).toMatchObject({ rolls: 5 });
@@ -214,7 +193,7 @@ describe('the next act follows the order of the work', () => {
       reason: 'least-worked',
     });
     const log = [...base, seen('corner', 590, 240)];
-    expect(advise(...log, { kind: 'mended', of: `e${log.length - 1}` })).toMatchObject({
+    expect(advise(...log, { kind: 'mended', of: `e${log.length}` })).toMatchObject({
       reason: 'least-worked',
     });
   });
@@ -232,7 +211,7 @@ describe('the next act follows the order of the work', () => {
   it('says firm by the test that belongs to the form: a ball is squeezed, cloth is looked at from its back', () => {
     const there = [...BEGUN, roll(0, 100), measure(405, 303)];
     const ask = (form: Parameters<typeof nextAct>[2]['form'], ...acts: Act[]): ProposedAct => {
-      const state = benchState(logOf([...there, ...acts]));
+      const state = benchState(logOf(...there, ...acts));
       return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, form });
     };
     const test = (name: 'squeeze' | 'cloth', grade: number): Act => ({ kind: 'test', test: name, grade });

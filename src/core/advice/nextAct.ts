@@ -1,3 +1,4 @@
+import { gaugeAxis } from '../forms/gaugeAxis';
 import type { BenchState } from '../log/benchState';
 import type { RollDirection } from '../acts/vocabulary';
 import type { Forecast, GaugeProgress } from '../forecast/forecast';
@@ -17,7 +18,15 @@ const VERY_NEAR = 0.9;
 
 const tooLarge = (s: GaugeProgress): boolean => s.nowMm > s.gauge.wantedMm * (1 + SIZE_TOLERANCE);
 const tooSmall = (s: GaugeProgress): boolean => s.nowMm < s.gauge.wantedMm * (1 - SIZE_TOLERANCE);
-const axisOf = (s: GaugeProgress): RollDirection => (Math.abs(s.gauge.directionDeg - 90) < 45 ? 90 : 0);
+/** The ways to roll that shorten a line: along its own axis, or both where it lies diagonally. */
+const waysOf = ({ gauge }: GaugeProgress): readonly RollDirection[] => {
+  const axis = gaugeAxis(gauge.directionDeg);
+  return axis === 'along' ? [0] : axis === 'across' ? [90] : [0, 90];
+};
+
+/** The face and the way, of some ways to roll, that had the least work. */
+const leastOf = (state: BenchState, faces: readonly number[], ways: readonly RollDirection[]) =>
+  ways.map(way => leastFace(state, faces, way)).reduce((a, b) => (b.work < a.work ? b : a));
 
 const early = (state: BenchState, faces: readonly number[]): ProposedAct | null => {
   const dry = faces.find(f => !state.wettedFaces.includes(f));
@@ -60,13 +69,12 @@ const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: W
   if (state.rollsSinceMeasure >= every) return { act: 'measure', reason: 'measure-due' };
   const rolls = furthest > VERY_NEAR ? Math.min(PRACTICE.shortSet, setOfRolls) : setOfRolls;
   if (lopsided) {
-    const { face, directionDeg } = leastFace(state, faces, axisOf(lopsided.behind));
+    const { face, directionDeg } = leastOf(state, faces, waysOf(lopsided.behind));
     return { act: 'roll', face, directionDeg, rolls, reason: 'direction-lags', about: lopsided.behind };
   }
-  const open = gaugeProgress.filter(s => !s.measured || tooLarge(s)).map(axisOf);
+  const open = gaugeProgress.filter(s => !s.measured || tooLarge(s)).flatMap(waysOf);
   const axes = ([0, 90] as const).filter(axis => open.includes(axis));
-  const options = (axes.length > 0 ? axes : ([0, 90] as const)).map(axis => leastFace(state, faces, axis));
-  const least = options.reduce((a, b) => (b.work < a.work ? b : a));
+  const least = leastOf(state, faces, axes.length > 0 ? axes : [0, 90]);
   return { act: 'roll', face: least.face, directionDeg: least.directionDeg, rolls, reason: 'least-worked' };
 };
 

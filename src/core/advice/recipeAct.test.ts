@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Act } from '../acts/act';
 import { addWork, NO_WORK, type FeltingWork } from '../felting/feltingModel';
 import type { GaugeProgress } from '../forecast/forecast';
-import { finishedMm, laidMm } from '../quantity';
+import { gaugeOf, logOf } from '../log/testing/logs';
 import { followed } from '../recipe/following';
 import type { Recipe } from '../recipe/recipe';
 import type { RecipeStep } from '../acts/recipeStep';
@@ -12,19 +12,10 @@ import { recipeAct } from './recipeAct';
 
 const followingOf = (step: Omit<RecipeStep, 'id'>, ...acts: readonly Act[]) => {
   const recipe: Recipe = { id: 'r', name: 'Ours', steps: [{ id: 's1', ...step }] };
-  const log = acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
-  return followed(recipe, log, { faces: [1, 2], hasDirections: true, wetted: [] });
+  return followed(recipe, logOf(...acts), { faces: [1, 2], hasDirections: true, wetted: [] });
 };
 const standAt = (directionDeg: number, nowMm: number, wantedMm: number): GaugeProgress => ({
-  gauge: {
-    id: directionDeg === 0 ? 'A' : 'B',
-    name: 'line',
-    directionDeg,
-    laidMm: laidMm(600),
-    wantedMm: finishedMm(wantedMm),
-    from: { x: 0, y: 0 },
-    to: { x: 1, y: 0 },
-  },
+  gauge: gaugeOf(directionDeg === 0 ? 'A' : 'B', 600, wantedMm),
   nowMm,
   measured: true,
   progress: 0.5,

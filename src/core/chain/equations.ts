@@ -13,13 +13,13 @@ export interface Equation {
   readonly solveFor: (unknown: ChainQuantity, values: PartialChain) => number | null;
 }
 
-/** Shrinkage of both axes from the shrinkage along and the ratio across:along. */
+/** Shrinkage of both axes from the shrinkage lengthwise and the ratio across:along. */
 export const axisShrinkage = (along: number, acrossRatio: number): AxisShrinkage => ({
   along: shrinkage(along),
   across: shrinkage(along * acrossRatio),
 });
 
-/** Largest shrinkage along that keeps both axes within what the solver looks for. */
+/** Largest shrinkage lengthwise that keeps both axes within what the solver looks for. */
 export const largestAlong = (acrossRatio: number): number => MAX_SHRINKAGE / Math.max(1, acrossRatio);
 
 const at = (values: PartialChain, link: ChainQuantity): number => values[link] ?? Number.NaN;

@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { GRAMS_PER_OUNCE, GSM_PER_OZ_YD2, MM_PER_INCH } from '../units/constants';
-import { FIRMNESS_SCALE, pressedFeltDensity, WOOL_FIBRE_DENSITY } from './firmnessScale';
+import {
+  FIRMNESS_MARKS,
+  firmnessName,
+  PRESSED_GRADES,
+  pressedFeltDensity,
+  WOOL_FIBRE_DENSITY,
+} from './firmnessScale';
 
 describe('the scale of firmness', () => {
   // Pressed felt is graded by pounds per square yard at one inch (ASTM D2475 / SAE J314, from memory); the
@@ -15,13 +21,23 @@ describe('the scale of firmness', () => {
   });
 
   it('rises, and stays well below the density of the fibre', () => {
-    const densities = FIRMNESS_SCALE.map(m => m.density);
+    const densities = Object.values(FIRMNESS_MARKS);
     expect(densities).toEqual(densities.toSorted((a, b) => a - b));
-    expect(Math.max(...densities)).toBeLessThan(WOOL_FIBRE_DENSITY / 2);
+    expect(Math.max(...densities, ...PRESSED_GRADES.map(pressedFeltDensity))).toBeLessThan(
+      WOOL_FIBRE_DENSITY / 2,
+    );
   });
 
-  it('names a source for every mark', () => {
-    for (const mark of FIRMNESS_SCALE) expect(mark.source).toMatch(/common practice|from memory/);
+  it('calls a felt by the nearest mark, beyond the ends by the last', () => {
+    expect([0.05, 0.11, 0.14, 0.19, 0.24, 0.26, 0.5].map(firmnessName)).toEqual([
+      'drapes',
+      'drapes',
+      'supple',
+      'sturdy',
+      'sturdy',
+      'hard',
+      'hard',
+    ]);
   });
 
   it('rests on exact units (international yard and pound agreement, 1959)', () => {

@@ -1,13 +1,6 @@
 import { DENSITY_PER_LB_GRADE } from '../units/constants';
 import { type GramsPerCm3, gramsPerCm3 } from '../quantity';
 
-/** A named place on the scale of firmness. */
-export interface FirmnessMark {
-  readonly name: string;
-  readonly density: GramsPerCm3;
-  readonly source: string;
-}
-
 /** Density of wool fibre itself. Morton & Hearle, Physical Properties of Textile Fibres, from memory. */
 export const WOOL_FIBRE_DENSITY = gramsPerCm3(1.31);
 /** Above this a felt is not believable (common practice). */
@@ -20,24 +13,24 @@ export const DENSEST_FELT = gramsPerCm3(0.6);
  */
 export const pressedFeltDensity = (pounds: number): GramsPerCm3 => gramsPerCm3(pounds * DENSITY_PER_LB_GRADE);
 
-const grade = (pounds: number): FirmnessMark => ({
-  name: `pressed felt, ${pounds} lb`,
-  density: pressedFeltDensity(pounds),
-  source: 'grade by weight, ASTM D2475 / SAE J314, from memory',
-});
+/** A name for how firm a felt is, and the density from which on it is used. */
+export type FirmnessName = 'drapes' | 'supple' | 'sturdy' | 'hard';
 
-const practice = (name: string, density: number): FirmnessMark => ({
-  name,
-  density: gramsPerCm3(density),
-  source: 'common practice',
-});
+/** Where on the scale each name stands, softest first. Hand felt usually lies between 0.10 and 0.35 (common practice). */
+export const FIRMNESS_MARKS: Readonly<Record<FirmnessName, GramsPerCm3>> = {
+  drapes: gramsPerCm3(0.1),
+  supple: gramsPerCm3(0.15),
+  sturdy: gramsPerCm3(0.2),
+  hard: gramsPerCm3(0.3),
+};
 
-/** Landmarks of firmness, softest first. Hand felt usually lies between 0.10 and 0.35 (common practice). */
-export const FIRMNESS_SCALE: readonly FirmnessMark[] = [
-  practice('drapes', 0.1),
-  grade(8),
-  practice('sturdy', 0.2),
-  grade(12),
-  practice('hard', 0.3),
-  grade(16),
-];
+/** Trade grades that are shown beside hand felt, pounds. */
+export const PRESSED_GRADES = [8, 12, 16] as const;
+
+/** The mark that a density lies nearest to. @param density g/cm³, > 0 @example firmnessName(0.19) // 'sturdy' */
+export const firmnessName = (density: number): FirmnessName => {
+  const off = (name: FirmnessName): number => Math.abs(FIRMNESS_MARKS[name] - density);
+  return (['drapes', 'supple', 'sturdy', 'hard'] as const).reduce((best, name) =>
+    off(name) < off(best) ? name : best,
+  );
+};

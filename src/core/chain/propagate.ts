@@ -87,7 +87,7 @@ const crossing = (looks: ReadonlyArray<readonly [number, number]>): { low: numbe
 
 /**
  * Guesses the shrinkage, carries it, and closes on the guess at which the spare equation holds.
- * Needed where the shrinkage and another link are both unknown, e.g. a resist already cut and the wool that is left.
+ * Needed where the shrinkage and another link are both unknown, e.g. a resist already cut and the wool you have left.
  * @returns null where the pins agree and leave the shrinkage open: a piece as heavy as it is large and dense may shrink as it likes
  */
 const tear = (pins: PartialChain, ctx: ChainContext, equations: readonly Equation[]): Propagation | null => {

@@ -33,7 +33,7 @@ export const linksOf = (body: 'sheet' | 'solid'): readonly ChainQuantity[] =>
 
 /** What the form and the school bring to the chain. */
 export interface ChainContext {
-  /** Shrinkage across divided by shrinkage along, > 0. */
+  /** Shrinkage across divided by shrinkage lengthwise, > 0. */
   readonly acrossRatio: number;
   readonly body: 'sheet' | 'solid';
   /** How many alike are made; the grams are for all of them. */

@@ -51,7 +51,7 @@ describe('the chain, backwards', () => {
     expect(size).toBeCloseTo(400, 3);
   });
 
-  it('a resist already cut and the wool that is left tell the shrinkage and the size', () => {
+  it('a resist already cut and the wool you have left tell the shrinkage and the size', () => {
     const all = solved(PAD);
     const back = solved(pick(all, ['laidSize', 'grams', 'thickness', 'firmness', 'layers']));
     expect(back.shrinkage).toBeCloseTo(0.33, 5);

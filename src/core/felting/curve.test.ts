@@ -1,33 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { Act } from '../acts/act';
-import type { Gauge } from '../forms/formKind';
-import { finishedMm, laidMm } from '../quantity';
+import { gaugeOf, logOf as log, measure, roll as rolled } from '../log/testing/logs';
 import { priorCurve, curveEnds, meanCurve, readCurves } from './curve';
 import { GENERAL_PRIOR } from './feltingModel';
 
-const gauge = (id: string, directionDeg: number): Gauge => ({
-  id,
-  name: id,
-  directionDeg,
-  laidMm: laidMm(500),
-  wantedMm: finishedMm(350),
-  from: { x: 0, y: 0 },
-  to: { x: 1, y: 0 },
-});
-const FORMED = { gauges: [gauge('A', 0), gauge('B', 90)], isSolid: false, isFuzzy: false };
-const log = (...acts: Act[]) => acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '', act }));
-const roll = (rolls: number): Act => ({
-  kind: 'roll',
-  face: 1,
-  directionDeg: 0,
-  rolls,
-  cushion: 'bubble',
-  pressure: 'arms',
-});
+const FORMED = { gauges: [gaugeOf('A', 500, 350), gaugeOf('B', 500, 350)], isSolid: false, isFuzzy: false };
+const roll = (rolls: number): Act => rolled(0, rolls);
 
 describe('the curve of a piece', () => {
   const curves = readCurves(
-    log(roll(100), { kind: 'measure', readings: { A: 480, B: 490 } }, roll(50), {
+    log(roll(100), measure(480, 490), roll(50), {
       kind: 'measure',
       readings: { A: 450, B: null },
     }),

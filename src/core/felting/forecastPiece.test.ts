@@ -3,8 +3,7 @@ import { modelAct, restOfMove } from '../advice/modelAct';
 import { benchState } from '../log/benchState';
 import type { Act } from '../acts/act';
 import { progressForecast } from '../forecast/progressForecast';
-import type { Gauge } from '../forms/formKind';
-import { finishedMm, laidMm } from '../quantity';
+import { gaugeOf, logOf, measure, roll } from '../log/testing/logs';
 import { forecastPiece, type PieceForecast, type FeltingGoal } from './forecastPiece';
 import { feltingRecordOf } from './feltingRecordOf';
 import { addWork, balancedWork, GENERAL_PRIOR, NO_WORK } from './feltingModel';
@@ -14,28 +13,7 @@ import { CASES } from './testing/cases';
 import { endsOf, FELTERS } from './testing/felters';
 import { outlookOf, rollsLeft } from './planAhead';
 
-const gauge = (id: string, directionDeg: number, laid: number, wanted: number): Gauge => ({
-  id,
-  name: id,
-  directionDeg,
-  laidMm: laidMm(laid),
-  wantedMm: finishedMm(wanted),
-  from: { x: 0, y: 0 },
-  to: { x: 1, y: 0 },
-});
-const GAUGES = [gauge('A', 0, 600, 420), gauge('B', 90, 450, 315)];
-const logOf = (...acts: Act[]) =>
-  acts.map((act, i) => ({ id: `e${i}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
-const roll = (directionDeg: 0 | 45 | 90 | 135, rolls: number, more = {}): Act => ({
-  kind: 'roll',
-  face: 1,
-  directionDeg,
-  rolls,
-  cushion: 'bubble',
-  pressure: 'arms',
-  ...more,
-});
-const measure = (a: number | null, b: number | null): Act => ({ kind: 'measure', readings: { A: a, B: b } });
+const GAUGES = [gaugeOf('A', 600, 420), gaugeOf('B', 450, 315)];
 const FLAT = { gauges: GAUGES, isSolid: false, isFuzzy: false };
 const ASKED: FeltingGoal = {
   targets: { wanted: GAUGES.map(g => Math.log(g.wantedMm / g.laidMm)), tolerance: 0.03 },
@@ -84,7 +62,7 @@ describe('the log as the model reads it', () => {
   it('survives a million rolls, and what was undone did not happen', () => {
     const { now } = forecastPiece(record(roll(0, 1_000_000), measure(300, 250)), ASKED);
     expect(now.every(r => Number.isFinite(r.median) && r.median > 0)).toBe(true);
-    const undone = feltingRecordOf(logOf(roll(0, 50), { kind: 'undo', of: 'e0' }), FLAT, GENERAL_PRIOR);
+    const undone = feltingRecordOf(logOf(roll(0, 50), { kind: 'undo', of: 'e1' }), FLAT, GENERAL_PRIOR);
     expect(undone.since).toEqual(NO_WORK);
   });
 
@@ -213,7 +191,7 @@ describe('the way ahead', () => {
   });
 
   it('a solid has one way only', () => {
-    const ball = { gauges: [gauge('A', 0, 60, 42)], isSolid: true, isFuzzy: false };
+    const ball = { gauges: [gaugeOf('A', 60, 42)], isSolid: true, isFuzzy: false };
     const said = forecastPiece(
       feltingRecordOf(logOf(roll(0, 100), { kind: 'measure', readings: { A: 56 } }), ball, GENERAL_PRIOR),
       {

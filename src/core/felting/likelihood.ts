@@ -20,7 +20,7 @@ import {
 
 /** What was done and measured of one piece. */
 export interface FeltingRecord {
-  /** Directions of the gauge lines, degrees from along. */
+  /** Directions of the measuring lines, degrees from along. */
   readonly gaugesDeg: readonly number[];
   /** From one measuring to the next, the work before it, and log(reading/laid) of each gauge; null where it was not read. */
   readonly intervals: ReadonlyArray<{

@@ -1,13 +1,13 @@
 import type { BenchState } from '../log/benchState';
 import type { Gauge } from '../forms/formKind';
 
-/** Where one gauge line stands between laid and wanted. */
+/** Where one measuring line stands between laid and wanted. */
 export interface GaugeProgress {
   readonly gauge: Gauge;
   readonly nowMm: number;
   /** False until it has been measured: then `nowMm` is the laid length. */
   readonly measured: boolean;
-  /** Share of the way from laid to wanted, by the logarithm of length; may pass 1. */
+  /** How far from laid to target, by the logarithm of length; may pass 1. */
   readonly progress: number;
 }
 

@@ -2,14 +2,14 @@ import { meanReading } from '../log/pair';
 import { LOPSIDED_PROGRESS } from '../tolerances';
 import type { Forecaster, GaugeProgress } from './forecast';
 
-/** Share of the way from laid to wanted: ln(laid/now)/ln(laid/wanted). 1 when nothing was to shrink. */
+/** How far from laid to target: ln(laid/now)/ln(laid/wanted). 1 when nothing was to shrink. */
 export const progressOf = (lengths: { laidMm: number; nowMm: number; wantedMm: number }): number => {
   const way = Math.log(lengths.laidMm / lengths.wantedMm);
   return way > 0 ? Math.log(lengths.laidMm / lengths.nowMm) / way : 1;
 };
 
 /**
- * The simple forecast: how far each gauge line has come against the plan, from the last time it was measured.
+ * The simple forecast: how far each measuring line has come against the plan, from the last time it was measured.
  * It does not guess what has happened since, nor how many rolls are left.
  */
 export const progressForecast: Forecaster = (gauges, state) => {

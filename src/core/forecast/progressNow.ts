@@ -1,7 +1,7 @@
 import { gaugeAxis } from '../forms/gaugeAxis';
 import type { Forecast } from './forecast';
 
-/** Mean share of the way from laid to wanted over the gauge lines that were measured; null before the first. */
+/** Mean share of the way from laid to wanted over the measuring lines that were measured; null before the first. */
 export const meanProgress = (forecast: Forecast): number | null => {
   const read = forecast.gaugeProgress.filter(s => s.measured);
   return read.length === 0 ? null : read.reduce((sum, s) => sum + s.progress, 0) / read.length;

@@ -58,12 +58,11 @@ describe('disc resist', () => {
   });
 
   it('a closed disc carries π²/8 = 1.234 times the wool of the ball it becomes', () => {
-    const plan = laid(bowl, { mouth: 100, base: 57.0796326795, height: 78.54 }, laying(0, 0));
-    expect(plan.faces).toHaveLength(2);
-    const r = 50;
-    const disc = 2 * Math.PI * ((Math.PI * r) / 2) ** 2;
-    expect(disc / (4 * Math.PI * r * r)).toBeCloseTo(WOOL_OF_DISC_OVER_BALL, 12);
-    expect(WOOL_OF_DISC_OVER_BALL).toBeCloseTo(1.234, 3);
+    // Both bowls of a disc ⌀ 300 are its two faces; a ball whose half girth is ⌀ 300 has the surface 4π(300/π)².
+    const plan = laid(twoBowls, { mouth: (2 * 300) / Math.PI }, laying(0, 0));
+    const ballMm2 = 4 * Math.PI * (300 / Math.PI) ** 2;
+    expect(netMm2(plan) / ballMm2).toBeCloseTo(Math.PI ** 2 / 8, 3);
+    expect(fact(plan, 'wool beside a ball’s')).toBeCloseTo(1.234, 3);
   });
 
   it('a beret’s hole is f × head girth × (1 − give) as laid', () => {
@@ -78,7 +77,7 @@ describe('disc resist', () => {
 describe('ball resist', () => {
   it('girth 600 mm: ⌀ 191.0, 0.11459 m²; 30 g makes 261.8 g/m²', () => {
     const plan = laid(pod, { girth: 600, over: 600 }, laying(0, 0));
-    expect(fact(plan, 'ball, across')).toBeCloseTo(191.0, 1);
+    expect(fact(plan, 'ball, width')).toBeCloseTo(191.0, 1);
     expect(netMm2(plan) / 1e6).toBeCloseTo(0.11459, 5);
     expect(30 / (netMm2(plan) / 1e6)).toBeCloseTo(261.8, 1);
   });
@@ -240,7 +239,7 @@ describe('grid resist', () => {
     expect([m['longCell'], m['wideCell']]).toEqual([expect.closeTo(67.2, 9), expect.closeTo(64.5, 9)]);
     const plan = laid(gridRelief, m, laying(0.3, 0.2));
     expect(fact(plan, 'felted together')).toBeCloseTo(0.625, 3);
-    expect(fact(plan, 'cell finished, along')).toBeCloseTo(67.2 * 0.7, 9);
+    expect(fact(plan, 'cell finished, lengthwise')).toBeCloseTo(67.2 * 0.7, 9);
     expect(plan.gauges[0]?.laidMm).toBeCloseTo(420, 9);
     expect(plan.cuts).toHaveLength(4 + 3);
   });

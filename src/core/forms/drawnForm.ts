@@ -9,9 +9,9 @@ import { allowanceSpec, type FormKind, type Handle, lengthSpec, measure, type Me
 
 /** The measures of a drawn form: its outline is stretched to them, then grown by the ease. */
 export const DRAWN_SPECS = [
-  lengthSpec('length', 'Length', { hint: 'of the outline, along, without ease', min: 10, max: 5000 }),
-  lengthSpec('width', 'Width', { hint: 'of the outline, across, without ease', min: 10, max: 5000 }),
-  allowanceSpec('ease', 'Ease', { hint: 'all round an outline traced close to a hand or foot', max: 80 }),
+  lengthSpec('length', 'Length', { hint: 'of the outline, lengthwise, without ease', min: 10, max: 5000 }),
+  lengthSpec('width', 'Width', { hint: 'of the outline, crosswise, without ease', min: 10, max: 5000 }),
+  allowanceSpec('ease', 'Ease', { hint: 'all around an outline traced close to a hand or foot', max: 80 }),
 ];
 
 export const drawnSize: FormKind['size'] = {

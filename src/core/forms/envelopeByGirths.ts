@@ -23,6 +23,8 @@ export interface GirthShape {
   readonly alongOnTable: FormPlan['alongOnTable'];
   /** True where it is round about its axis, and can be shown turned. */
   readonly isRound?: boolean;
+  /** Laid beyond the last end and folded in there, mm as laid; nothing is measured on it. */
+  readonly hemMm?: number;
   /** Lines to cut, given in finished mm along and across the flat form. */
   readonly cuts?: readonly NamedLine[];
   readonly more?: Partial<Pick<FormPlan, 'facts' | 'hints'>>;
@@ -73,7 +75,7 @@ const widest = (stations: readonly Station[]): Station => {
   return { along: ((first?.along ?? 0) + (last?.along ?? 0)) / 2, girth };
 };
 
-/** A mouth narrower than this share of the widest place has a gauge line of its own. */
+/** A mouth narrower than this share of the widest place has a measuring line of its own. */
 const NARROW = 0.98;
 
 const gauges = (stations: readonly Station[], laying: LayingTransform, openEnd: boolean): Gauge[] => {
@@ -101,6 +103,26 @@ const gauges = (stations: readonly Station[], laying: LayingTransform, openEnd: 
   ];
 };
 
+/** An edge with a hem laid straight on beyond its end. */
+const withHem = (edge: readonly Point[], hemMm: number): readonly Point[] => {
+  const end = edge.at(-1);
+  return end && hemMm > 0 ? [...edge, { x: end.x + hemMm, y: end.y }] : edge;
+};
+
+/** Where a hem is folded in: across the flat form at its last station. */
+const hemFold = (edge: readonly Point[]): NamedLine[] => {
+  const { x, y } = edge.at(-1) ?? { x: 0, y: 0 };
+  return [
+    {
+      name: 'fold line of the hem',
+      line: [
+        { x, y: -y },
+        { x, y },
+      ],
+    },
+  ];
+};
+
 const NOT_LAID: LayingTransform = { factor: { along: 1, across: 1 }, foldOverMm: mm(0), resistMm: mm(0) };
 
 /**
@@ -112,7 +134,8 @@ export const planByGirths = (shape: GirthShape, laying: LayingTransform): FormPl
   const open = shape.open ?? MOUTH;
   const [edge, laidEdge] = [upperEdge(stations, NOT_LAID), upperEdge(stations, laying)];
   const finished = flatOutline(edge, open).points;
-  const laid = flatOutline(laidEdge, open);
+  const hem = shape.hemMm ?? 0;
+  const laid = flatOutline(withHem(laidEdge, hem), open);
   const wool = foldOver(laid, laying.foldOverMm, laying.finenessMm);
   const woolMm2 = areaOfParts(wool);
   const netMm2 = polygonArea(laid.points);
@@ -123,9 +146,10 @@ export const planByGirths = (shape: GirthShape, laying: LayingTransform): FormPl
     outlineIs: 'resist',
     finished,
     laid,
-    faces: [face('face 1'), face('face 2')],
+    faces: [face('side 1'), face('side 2')],
     gauges: gauges(stations, laying, open.end),
     handles: shape.handles,
+    folds: hem > 0 ? hemFold(laidEdge) : [],
     cuts: (shape.cuts ?? []).map(c => ({
       ...c,
       line: c.line.map(p => ({

@@ -39,7 +39,7 @@ export const planFlat = (shape: FlatShape, laying: LayingTransform): FormPlan =>
     faces: [{ name: 'sheet', outline: { points, open }, wool: [points], netMm2: woolMm2, woolMm2 }],
     gauges: gaugesOverAll(shape.overAll ?? overAll(boundsOf(shape.finished)), boundsOf(scaled), {
       laying,
-      names: shape.gaugeNames ?? ['along', 'across'],
+      names: shape.gaugeNames ?? ['lengthwise', 'crosswise'],
     }),
     handles: shape.handles,
     finishedMm2: polygonArea(shape.finished),

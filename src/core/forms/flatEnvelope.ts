@@ -13,6 +13,8 @@ export interface EnvelopeFace {
 export interface EnvelopeShape {
   /** The first face is the whole outline of the piece; the second may be smaller. */
   readonly faces: readonly [EnvelopeFace, EnvelopeFace];
+  /** The outline of the first face without edges that are folded in, where it has any; nothing is measured on those. */
+  readonly withoutFolds?: readonly Point[];
   /** Length and width, where the outline is only near them: a round one is drawn with sides. */
   readonly overAll?: OverAll;
   readonly handles: readonly Handle[];
@@ -26,8 +28,8 @@ export interface EnvelopeShape {
 
 /** Two faces of one outline. */
 export const bothFaces = (outline: MarkedOutline): readonly [EnvelopeFace, EnvelopeFace] => [
-  { name: 'face 1', outline },
-  { name: 'face 2', outline },
+  { name: 'side 1', outline },
+  { name: 'side 2', outline },
 ];
 
 /**
@@ -38,7 +40,8 @@ export const bothFaces = (outline: MarkedOutline): readonly [EnvelopeFace, Envel
 export const planEnvelope = (shape: EnvelopeShape, laying: LayingTransform): FormPlan => {
   const { factor } = laying;
   const [whole] = shape.faces;
-  const box = boundsOf(whole.outline.points);
+  const finished = shape.withoutFolds ?? whole.outline.points;
+  const box = boundsOf(finished);
   const wide = (box.maxY - box.minY) * factor.across;
   const acrossOnResist = factor.across * (Math.max(0, wide - laying.resistMm) / wide);
   const lay = (p: Point): Point => ({ x: p.x * factor.along, y: p.y * acrossOnResist });
@@ -59,19 +62,19 @@ export const planEnvelope = (shape: EnvelopeShape, laying: LayingTransform): For
   return {
     ...PLAIN,
     outlineIs: 'resist',
-    finished: whole.outline.points,
+    finished,
     laid,
     faces,
     gauges: gaugesOverAll(
       shape.overAll ?? overAll(box),
-      boundsOf(whole.outline.points.map(p => ({ x: p.x * factor.along, y: p.y * factor.across }))),
+      boundsOf(finished.map(p => ({ x: p.x * factor.along, y: p.y * factor.across }))),
       { laying, names: shape.gaugeNames ?? ['length', 'width'] },
     ),
     handles: shape.handles,
     cuts: lines(shape.cuts),
     folds: lines(shape.folds),
     openings: lines(shape.openings),
-    finishedMm2: shape.faces.reduce((sum, f) => sum + polygonArea(f.outline.points), 0),
+    finishedMm2: polygonArea(finished) + polygonArea(other.outline.points),
     alongOnTable: shape.alongOnTable,
     ...shape.more,
   };

@@ -10,7 +10,7 @@ export const FOOT_SPECS = [
     table: SHOE_SIZES,
   }),
   lengthSpec('ball', 'Ball girth', {
-    hint: 'round the widest of the foot',
+    hint: 'around the widest part of the foot',
     min: 100,
     max: 360,
     outside: OUTSIDE.girth,

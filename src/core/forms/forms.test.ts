@@ -26,7 +26,7 @@ const roundForm = (n: number, radius: (part: number) => number, wallLength: numb
     girth: 2 * Math.PI * radius(i / n),
   }));
 
-describe('gauge lines', () => {
+describe('measuring lines', () => {
   it.each([
     [0, 'along'],
     [22, 'along'],

@@ -1,8 +1,8 @@
-/** How far a gauge line may lean and still speak for an axis, degrees. */
+/** How far a measuring line may lean and still speak for an axis, degrees. */
 const LEAN_DEG = 22.5;
 
 /**
- * Which axis of the piece a gauge line speaks for; null for a diagonal.
+ * Which axis of the piece a measuring line speaks for; null for a diagonal.
  * @param directionDeg degrees from along, in [0, 180)
  * @example gaugeAxis(90) // 'across'
  */

@@ -2,7 +2,7 @@ import type { Box, Point } from '../outline/polygon';
 import { finishedMm, laidMm } from '../quantity';
 import type { Gauge, LayingTransform } from './formKind';
 
-/** A gauge line from its wanted length: laid longer by the factor of its direction. */
+/** A measuring line from its wanted length: laid longer by the factor of its direction. */
 export const gaugeLine = (
   of: {
     readonly id: string;

@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import type { Point } from '../outline/polygon';
+import type { FormKind } from './formKind';
 import { insideMeasures } from './insideMeasures';
 import { bellHat } from './kinds/bellHat';
 import { beret } from './kinds/beret';
 import { cone } from './kinds/cone';
 import { drop } from './kinds/drop';
 import { egg } from './kinds/egg';
+import { flapPocket } from './kinds/flapPocket';
 import { pod } from './kinds/pod';
 import { spheroidArea } from './spheroidArea';
-import { fact, laid, laying } from './testing/laying';
+import { fact, laid, laying, netMm2 } from './testing/laying';
 
 /** Length of an ellipse, summed along its own equation; no formula of the trade. */
 const roundEllipse = (long: number, wide: number, n = 200_000): number => {
@@ -29,7 +31,7 @@ describe('where the two directions shrink differently', () => {
     [0.3, 0.3],
   ])('a pod at %f round and %f over the poles is laid with both girths', (along, across) => {
     const plan = laid(pod, { girth: 420, over: 460 }, laying(along, across));
-    const [wide, poles] = [fact(plan, 'ball, across'), fact(plan, 'ball, pole to pole')];
+    const [wide, poles] = [fact(plan, 'ball, width'), fact(plan, 'ball, pole to pole')];
     expect(Math.PI * wide).toBeCloseTo(420 / (1 - along), 6);
     expect(roundEllipse(wide, poles) / (460 / (1 - across))).toBeCloseTo(1, 4);
     expect(plan.trouble).toBeNull();
@@ -88,5 +90,31 @@ describe('made for a metal cap', () => {
     const larger = volume({ length: 60, width: 30, over });
     expect(larger / volume({ length: 60 + over, width: 30 + over })).toBeCloseTo(1, 9);
     expect(larger).toBeGreaterThan(1.3 * volume({ length: 60, width: 30 }));
+  });
+});
+
+describe('an edge that is folded in', () => {
+  const sums = (kind: FormKind, measures: Record<string, number>) => {
+    const plan = laid(kind, measures, laying(0.4, 0.25));
+    return { plan, net: netMm2(plan), lines: plan.gauges.map(g => [g.laidMm, g.wantedMm]) };
+  };
+
+  it('at the hem of a cone: a strip as wide as the laid mouth on each side, and nothing measured on it', () => {
+    const [without, hemmed] = [sums(cone, cone.defaults), sums(cone, { ...cone.defaults, hem: 20 })];
+    // The mouth of a cone 120 mm across: half its girth, laid at 25 %.
+    const mouth = (Math.PI * 120) / 2 / 0.75;
+    expect(hemmed.net - without.net).toBeCloseTo(2 * 20 * mouth, 4);
+    expect(hemmed.lines).toEqual(without.lines);
+    expect(hemmed.plan.finishedMm2).toBe(without.plan.finishedMm2);
+    expect(hemmed.plan.folds).toHaveLength(1);
+  });
+
+  it('round a square flap: its three sides, as laid', () => {
+    const square = { ...flapPocket.defaults, flapCorner: 0 };
+    const [without, folded] = [sums(flapPocket, square), sums(flapPocket, { ...square, hem: 10 })];
+    const [deep, wide] = [100 / 0.6, 200 / 0.75];
+    expect(folded.net - without.net).toBeCloseTo(10 * (wide + 20) + 2 * 10 * deep, 4);
+    expect(folded.lines).toEqual(without.lines);
+    expect(folded.plan.finishedMm2).toBe(without.plan.finishedMm2);
   });
 });

@@ -32,10 +32,10 @@ export const withoutPlace = (m: Measures, along: string, wide: string): Measures
 /** Why a list of places cannot be: too few, or one that lies before the one it follows; null when it can. */
 export const objectToPlaces = (m: Measures, along: string, wide: string): string | null => {
   const list = indexes(m, wide);
-  if (list.length < FEWEST) return 'At least two places are needed.';
+  if (list.length < FEWEST) return 'You need at least two places.';
   const back = list.findIndex((i, at) => {
     const before = list[at - 1];
     return before !== undefined && !(measure(m, `${along}${i}`) > measure(m, `${along}${before}`));
   });
-  return back > 0 ? `Place ${back + 1} must lie further along than place ${back}.` : null;
+  return back > 0 ? `Place ${back + 1} must be further along than place ${back}.` : null;
 };

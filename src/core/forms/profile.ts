@@ -58,5 +58,5 @@ export const holdsAbout = (inside: readonly ProfilePoint[]): Fact => ({
   name: 'holds about',
   value: turnedVolume(inside),
   dimension: 'volume',
-  why: 'Volume turned out by the inside profile.',
+  why: 'Volume inside the profile, turned about its axis.',
 });

@@ -3,20 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { benchState, rollsByDirection } from './benchState';
 import type { Act } from '../acts/act';
 import type { LogEntry } from './entry';
+import { logOf, roll, undo } from './testing/logs';
 import { rollIntensity } from '../acts/rollIntensity';
 import { nextRedo, nextUndo, entriesInForce } from './entriesInForce';
-
-const logOf = (...acts: Act[]): LogEntry[] =>
-  acts.map((act, i) => ({ id: `e${i + 1}`, seq: i + 1, at: '2026-03-01T10:00:00Z', act }));
-const roll = (directionDeg: 0 | 45 | 90 | 135, rolls: number, face = 1): Act => ({
-  kind: 'roll',
-  face,
-  directionDeg,
-  rolls,
-  cushion: 'bubble',
-  pressure: 'arms',
-});
-const undo = (of: string): Act => ({ kind: 'undo', of });
 
 describe('undo as an entry', () => {
   it('takes the last standing entry back, again and again', () => {
@@ -99,10 +88,10 @@ describe('what the log adds up to', () => {
     { kind: 'wet', face: 2, water: 'warm' },
     { kind: 'rub', face: 1, count: 40 },
     { kind: 'pinch', grade: 2 },
-    roll(0, 50, 1),
-    roll(90, 50, 2),
+    roll(0, 50, { face: 1 }),
+    roll(90, 50, { face: 2 }),
     { kind: 'measure', readings: { A: 412, B: null } },
-    roll(0, 30, 1),
+    roll(0, 30, { face: 1 }),
     { kind: 'throw', count: 12 },
     { kind: 'shock', rounds: 2 },
   );

@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { Act } from '../acts/act';
-import type { LogEntry } from './entry';
 import { benchLog, weighings } from './logParts';
+import { logOf as log, undo, wet as wetted } from './testing/logs';
 import { nextUndo } from './entriesInForce';
 
-const log = (...acts: readonly Act[]): LogEntry[] =>
-  acts.map((act, i) => ({ id: `e${i + 1}`, seq: i + 1, at: '2026-03-01T10:00:00.000Z', act }));
 const pile = (id: string, grams: number): Act => ({
   kind: 'weigh',
   pile: id,
@@ -14,8 +12,7 @@ const pile = (id: string, grams: number): Act => ({
   plannedG: 10,
   tareG: 0,
 });
-const wet: Act = { kind: 'wet', face: 1, water: 'warm' };
-const undo = (of: string): Act => ({ kind: 'undo', of });
+const wet = wetted();
 
 describe('the log of the bench', () => {
   it('knows nothing of weighing, nor of what took it back', () => {

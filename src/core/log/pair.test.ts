@@ -2,22 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { feltingRecordOf } from '../felting/feltingRecordOf';
 import { GENERAL_PRIOR } from '../felting/feltingModel';
 import { progressForecast } from '../forecast/progressForecast';
-import type { Gauge } from '../forms/formKind';
-import { finishedMm, laidMm } from '../quantity';
+import { gaugeOf } from './testing/logs';
 import { benchState } from './benchState';
 import { gaugeProgressOfAll } from '../forecast/gaugeProgressOfAll';
 import { meanReading, measuredPieces, readingId, unequalIn } from './pair';
 
-const gauge = (id: string): Gauge => ({
-  id,
-  name: id === 'A' ? 'length' : 'width',
-  directionDeg: id === 'A' ? 0 : 90,
-  laidMm: laidMm(400),
-  wantedMm: finishedMm(280),
-  from: { x: 0, y: 0 },
-  to: { x: 1, y: 0 },
-});
-const GAUGES = [gauge('A'), gauge('B')];
+const GAUGES = [gaugeOf('A', 400, 280), gaugeOf('B', 400, 280)];
 const log = [
   {
     id: 'e',
@@ -29,7 +19,7 @@ const log = [
 const { now } = benchState(log);
 
 describe('pieces alike, measured side by side', () => {
-  it('each has its own line; of a large batch one gaugeProgress for all', () => {
+  it('each has its own line; of a large batch one stands for all', () => {
     expect([1, 2, 4, 30].map(measuredPieces)).toEqual([1, 2, 4, 1]);
     expect([readingId('A', 1), readingId('A', 2)]).toEqual(['A', 'A/2']);
     const gaugeProgress = gaugeProgressOfAll(progressForecast(GAUGES, benchState(log)).gaugeProgress, now, 2);
@@ -42,7 +32,7 @@ describe('pieces alike, measured side by side', () => {
     expect(gaugeProgress[1]?.gauge.name).toBe('length, piece 2');
   });
 
-  it('the piece gaugeProgress where the mean of them gaugeProgress, for the bars as for the model', () => {
+  it('the piece stands where the mean of them stands, for the bars as for the model', () => {
     expect(meanReading(now, 'A')).toBe(310);
     expect(meanReading({}, 'A')).toBeNull();
     expect(progressForecast(GAUGES, benchState(log)).gaugeProgress[0]?.nowMm).toBe(310);

@@ -20,7 +20,7 @@ export const meanReading = (readings: Readings, gaugeId: string): number | null 
   return read.length === 0 ? null : read.reduce((sum, v) => sum + v, 0) / read.length;
 };
 
-/** Pieces alike that came out unequal: which is the larger, at which gauge, and by how much. */
+/** How many alike that came out unequal: which is the larger, at which gauge, and by how much. */
 export interface Unequal {
   readonly gaugeId: string;
   readonly larger: number;

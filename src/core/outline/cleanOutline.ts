@@ -5,7 +5,7 @@ import { selfCrossing } from './crossing';
 import { boundsOf, type Point, type Polygon, polygonArea } from './polygon';
 
 const place = (p: Point): string =>
-  `at ${(p.x / 10).toFixed(1)} cm along, ${(p.y / 10).toFixed(1)} cm across`;
+  `at ${(p.x / 10).toFixed(1)} cm lengthwise, ${(p.y / 10).toFixed(1)} cm crosswise`;
 
 /** Points that are not numbers, each with its index. */
 const notNumbers = (points: Polygon, path: string): Issue[] =>

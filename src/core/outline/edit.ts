@@ -88,7 +88,7 @@ const halved = (drawn: DrawnOutline): DrawnOutline => {
   };
 };
 
-/** Mirrored about the axis through its middle, or both sides free again. */
+/** Mirrored about the axis through its middle, or off again. */
 export const setMirrored = (drawn: DrawnOutline, mirrored: boolean): DrawnOutline => {
   if (mirrored === drawn.mirrored) return drawn;
   const next = mirrored ? halved(drawn) : unmirrored(drawn);

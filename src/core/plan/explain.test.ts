@@ -20,14 +20,18 @@ const SYMBOLS: Readonly<Record<string, ChainQuantity>> = {
 
 describe('why', () => {
   it('gives the formula and inputs that lead to the figure', () => {
+    // The pad's worked example: 8 mm · 1000 · 0.25 · (1 − 0.33)² / 0.97 = 925.6 g/m².
     const made = plan(PAD);
     const why = explain(PAD, made, 'arealLaid');
+    expect(why.formula).toBe('g₀ = t · 1000 · ρ · kept area / η');
     expect(why.origin).toBe('follows');
-    const [t, rho, kept, eta] = why.inputs.map(i => i.value);
-    expect(((t ?? 0) * 1000 * (rho ?? 0) * (kept ?? 0)) / (eta ?? 1)).toBeCloseTo(
-      made.values.arealLaid ?? 0,
-      6,
-    );
+    expect(why.inputs.map(i => [i.symbol, Number(i.value.toFixed(4))])).toEqual([
+      ['t', 8],
+      ['ρ', 0.25],
+      ['kept area', 0.4489],
+      ['η', 0.97],
+    ]);
+    expect(made.values.arealLaid).toBeCloseTo(925.57, 2);
     expect(why.inputs.find(i => i.symbol === 'η')?.origin).toBe('common practice');
   });
 

@@ -9,10 +9,14 @@ import { USUAL } from './usual';
 /** Where a figure came from. */
 export type Origin = 'pinned' | 'given' | 'usual' | 'follows' | 'assumed' | 'common practice' | 'form';
 
+/** A link of the chain; or A the laid area, V the volume, kept the share of area left, eta the share of wool that stays. */
+export type FormulaPart = ChainQuantity | 'A' | 'V' | 'kept' | 'eta' | 'faces' | 'pieces';
+
 /** One input of a formula. `symbol` is the letter used in it. */
 export interface FormulaInput {
   readonly symbol: string;
-  readonly name: string;
+  /** What it is: a link of the chain, or a part of a formula beside them. */
+  readonly part: FormulaPart;
   readonly value: number;
   readonly dimension: Dimension | 'area' | 'volume' | 'plain';
   readonly origin: Origin;
@@ -25,20 +29,20 @@ export interface Explanation {
   readonly origin: Origin;
 }
 
-const NAMES: Readonly<Record<ChainQuantity, readonly [string, string, Dimension]>> = {
-  size: ['k', 'finished size', 'length'],
-  shrinkage: ['s', 'shrinkage along', 'share'],
-  laidSize: ['L', 'laid size', 'length'],
-  grams: ['G', 'wool in all', 'mass'],
-  arealLaid: ['g₀', 'laid weight', 'areal'],
-  layers: ['n', 'layers per face', 'count'],
-  gramsPerLayer: ['m', 'grams per face and layer', 'mass'],
-  thickness: ['t', 'thickness', 'thickness'],
-  firmness: ['ρ', 'firmness', 'density'],
+/** Letter and dimension of each link in formulas. */
+const SYMBOLS: Readonly<Record<ChainQuantity, readonly [string, Dimension]>> = {
+  size: ['k', 'length'],
+  shrinkage: ['s', 'share'],
+  laidSize: ['L', 'length'],
+  grams: ['G', 'mass'],
+  arealLaid: ['g₀', 'areal'],
+  layers: ['n', 'count'],
+  gramsPerLayer: ['m', 'mass'],
+  thickness: ['t', 'thickness'],
+  firmness: ['ρ', 'density'],
 };
 
-type Part = ChainQuantity | 'A' | 'V' | 'kept' | 'eta' | 'faces' | 'pieces';
-type Formula = readonly [string, ...Part[]];
+type Formula = readonly [string, ...FormulaPart[]];
 
 /** How each link is found from each relation it stands in. */
 const FORMULAS: Readonly<Record<ChainQuantity, Readonly<Partial<Record<Equation['name'], Formula>>>>> = {
@@ -63,15 +67,15 @@ const FORMULAS: Readonly<Record<ChainQuantity, Readonly<Partial<Record<Equation[
   laidSize: { laying: ['L = k / (1 − s)', 'size', 'shrinkage'] },
   grams: {
     wool: ['G = g₀ · A', 'arealLaid', 'A'],
-    piles: ['G = faces · n · m', 'layers', 'gramsPerLayer', 'faces'],
+    piles: ['G = sides · n · m', 'layers', 'gramsPerLayer', 'faces'],
     solid: ['G = ρ · V / η', 'firmness', 'V', 'eta'],
   },
   arealLaid: {
     wall: ['g₀ = t · 1000 · ρ · kept area / η', 'thickness', 'firmness', 'kept', 'eta'],
     wool: ['g₀ = G / A', 'grams', 'A'],
   },
-  layers: { piles: ['n = G / (faces · m)', 'grams', 'gramsPerLayer', 'faces'] },
-  gramsPerLayer: { piles: ['m = G / (faces · n)', 'grams', 'layers', 'faces'] },
+  layers: { piles: ['n = G / (sides · m)', 'grams', 'gramsPerLayer', 'faces'] },
+  gramsPerLayer: { piles: ['m = G / (sides · n)', 'grams', 'layers', 'faces'] },
   thickness: { wall: ['t = η · g₀ / (kept area · 1000 · ρ)', 'arealLaid', 'firmness', 'kept', 'eta'] },
   firmness: {
     wall: ['ρ = η · g₀ / (kept area · 1000 · t)', 'arealLaid', 'thickness', 'kept', 'eta'],
@@ -95,12 +99,12 @@ export const originOf = (input: PlanInput, plan: Plan, link: ChainQuantity): Ori
   return plan.assumed.includes(link) ? 'assumed' : 'follows';
 };
 
-const inputOf = (input: PlanInput, plan: Plan, part: Part): FormulaInput => {
+const inputOf = (input: PlanInput, plan: Plan, part: FormulaPart): FormulaInput => {
   switch (part) {
     case 'A':
       return {
         symbol: 'A',
-        name: `laid wool area, fold-over included${input.pieces > 1 ? `, of all ${input.pieces}` : ''}`,
+        part,
         value: plan.woolM2 * input.pieces,
         dimension: 'area',
         origin: 'form',
@@ -108,7 +112,7 @@ const inputOf = (input: PlanInput, plan: Plan, part: Part): FormulaInput => {
     case 'V':
       return {
         symbol: 'V',
-        name: `volume of the felt${input.pieces > 1 ? ` of all ${input.pieces}` : ''}`,
+        part,
         value: plan.woolCm3 * input.pieces,
         dimension: 'volume',
         origin: 'form',
@@ -116,7 +120,7 @@ const inputOf = (input: PlanInput, plan: Plan, part: Part): FormulaInput => {
     case 'pieces':
       return {
         symbol: 'pieces',
-        name: 'made alike',
+        part,
         value: input.pieces,
         dimension: 'plain',
         origin: 'given',
@@ -124,7 +128,7 @@ const inputOf = (input: PlanInput, plan: Plan, part: Part): FormulaInput => {
     case 'kept':
       return {
         symbol: 'kept area',
-        name: '(1 − s along)(1 − s across)',
+        part,
         value: areaKept(plan.shrinkage),
         dimension: 'plain',
         origin: 'follows',
@@ -132,23 +136,23 @@ const inputOf = (input: PlanInput, plan: Plan, part: Part): FormulaInput => {
     case 'eta':
       return {
         symbol: 'η',
-        name: 'share of the wool that stays',
+        part,
         value: input.keptShare,
         dimension: 'plain',
         origin: input.keptShare === USUAL.keptShare ? 'common practice' : 'given',
       };
     case 'faces':
       return {
-        symbol: 'faces',
-        name: 'faces laid',
+        symbol: 'sides',
+        part,
         value: plan.kind.faces,
         dimension: 'plain',
         origin: 'form',
       };
     default: {
-      const [symbol, name, dimension] = NAMES[part];
+      const [symbol, dimension] = SYMBOLS[part];
       const value = plan.values[part] ?? Number.NaN;
-      return { symbol, name, value, dimension, origin: originOf(input, plan, part) };
+      return { symbol, part, value, dimension, origin: originOf(input, plan, part) };
     }
   }
 };
@@ -160,9 +164,10 @@ export const explain = (input: PlanInput, plan: Plan, link: ChainQuantity): Expl
   const found = via === undefined ? undefined : FORMULAS[link][via];
   if (!found) return { formula: null, inputs: [], origin };
   const [formula, ...parts] = found;
-  const all: readonly Part[] = parts.includes('faces') && input.pieces > 1 ? [...parts, 'pieces'] : parts;
+  const all: readonly FormulaPart[] =
+    parts.includes('faces') && input.pieces > 1 ? [...parts, 'pieces'] : parts;
   return {
-    formula: all === parts ? formula : formula.replace('faces', 'pieces · faces'),
+    formula: all === parts ? formula : formula.replace('sides', 'pieces · sides'),
     inputs: all.map(part => inputOf(input, plan, part)),
     origin,
   };

@@ -45,7 +45,7 @@ describe('what no felt is like', () => {
           code: 'BEYOND_LIMITS',
           path: 'plan.chain.layers',
           got: '200000',
-          detail: 'layers per face: 0.001 to 200.',
+          detail: 'From 0.001 to 200.',
         },
       ],
     });

@@ -13,7 +13,6 @@ import { cleanOutline } from '../outline/cleanOutline';
 import { curvedOutline } from '../outline/curve';
 import { isWithin } from '../limits';
 import { EDGE_SURPLUS } from '../tolerances';
-import { LINK_NAMES } from './linkNames';
 import { type Pile, weigh, type WeighPlan } from '../wool/weigh';
 import {
   chainContext,
@@ -120,7 +119,7 @@ const beyond = (code: 'OUT_OF_RANGE' | 'BEYOND_LIMITS', link: ChainQuantity, val
   const { least, most } = CHAIN_LIMITS[link];
   return issue(code, `plan.chain.${link}`, {
     got: Number(value.toPrecision(4)),
-    detail: `${LINK_NAMES[link]}: ${least} to ${most}.`,
+    detail: `From ${least} to ${most}.`,
   });
 };
 

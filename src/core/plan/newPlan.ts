@@ -3,7 +3,7 @@ import { makePlan } from './makePlan';
 import type { PlanInput } from './planInput';
 import { USUAL } from './usual';
 
-/** What a plan begins from: the size it must have, a resist that is there already, or the wool that is left. */
+/** What a plan begins from: the size it should be, a resist you have already, or the wool you have left. */
 export type StartFrom = 'size' | 'laidSize' | 'grams';
 
 /** The plan a piece of a form begins with. */

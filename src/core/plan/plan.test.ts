@@ -48,7 +48,7 @@ describe('the plan', () => {
     expect(plan({ ...VESSEL, foldOverMm: 15 }).values.grams).toBeGreaterThan(50);
   });
 
-  it('solves a size from the wool that is left, fold-over and all, within a tape’s reading', () => {
+  it('solves a size from the wool you have left, fold-over and all, within a tape’s reading', () => {
     const input: PlanInput = {
       ...VESSEL,
       foldOverMm: 15,

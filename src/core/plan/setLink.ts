@@ -47,16 +47,29 @@ const hold = (kind: FormKind, input: PlanInput, link: ChainQuantity): PlanInput 
   return { ...input, pinned: holds.pinned, given: holds.given };
 };
 
-/** Holds what the measures of a form say: its finished size, or its laid one where they are as laid. */
-const holdSize = (kind: FormKind, input: PlanInput): PlanInput => {
+/**
+ * Holds what the measures of a form say: its finished size, or its laid one where they are as laid. A finished size that is kept, or
+ * that was typed where no shrinkage is held, stays: then the shrinkage follows.
+ * @param was the plan before its measures were changed
+ */
+const holdSize = (kind: FormKind, input: PlanInput, was: PlanInput): PlanInput => {
   if (kind.size.asLaid?.(input.form.measures) !== true) return hold(kind, input, 'size');
   const laidSize = nominalSize(kind, input) / (1 - input.shrinkage.along);
-  const { given } = input;
-  return hold(
-    kind,
-    { ...input, given: given.filter(l => l !== 'size'), chain: { ...input.chain, laidSize } },
-    'laidSize',
-  );
+  const size = nominalSize(kind, was);
+  const holds = (link: ChainQuantity): boolean => input.pinned.includes(link) || input.given.includes(link);
+  const isKept = input.pinned.includes('size') || (input.given.includes('size') && !holds('shrinkage'));
+  const follows = isKept && laidSize > size;
+  const laid = {
+    ...(follows
+      ? write(kind, input, { link: 'shrinkage', value: Math.min(1 - size / laidSize, LARGEST) })
+      : input),
+    chain: { ...input.chain, laidSize },
+    // A size that cannot stay gives way, and what shrinkage there was stays.
+    given: follows
+      ? input.given
+      : [...input.given.filter(l => l !== 'size'), ...(holds('shrinkage') ? [] : (['shrinkage'] as const))],
+  };
+  return hold(kind, laid, 'laidSize');
 };
 
 /** Links that followed are written down first, so that what is drawn is what is kept when another link gives way. */
@@ -64,9 +77,10 @@ const settle = (kind: FormKind, input: PlanInput): PlanInput => {
   const plan = planOf(input);
   if (!plan.ok || plan.value.solution.status !== 'solved') return input;
   const { size, shrinkage, ...rest } = plan.value.solution.values;
-  return write(kind, write(kind, { ...input, chain: rest }, { link: 'size', value: size }), {
-    link: 'shrinkage',
-    value: shrinkage,
+  // The shrinkage first: a size may be measured as it is laid.
+  return write(kind, write(kind, { ...input, chain: rest }, { link: 'shrinkage', value: shrinkage }), {
+    link: 'size',
+    value: size,
   });
 };
 
@@ -84,7 +98,11 @@ export const setMeasure = (input: PlanInput, id: string, value: number): PlanInp
   withKind(input, kind => {
     const settled = settle(kind, input);
     const set: Measures = { ...settled.form.measures, [id]: value };
-    return holdSize(kind, { ...settled, form: { ...settled.form, measures: kind.settle?.(set, id) ?? set } });
+    return holdSize(
+      kind,
+      { ...settled, form: { ...settled.form, measures: kind.settle?.(set, id) ?? set } },
+      settled,
+    );
   });
 
 /** Gives the form one place more or fewer, at the size it has now; null where the form cannot. */
@@ -93,7 +111,7 @@ export const setPlaces = (input: PlanInput, how: 'more' | 'fewer'): PlanInput | 
   if (!kind.ok) return null;
   const settled = settle(kind.value, input);
   const measures = kind.value.places?.[how](settled.form.measures) ?? null;
-  return measures && holdSize(kind.value, { ...settled, form: { ...settled.form, measures } });
+  return measures && holdSize(kind.value, { ...settled, form: { ...settled.form, measures } }, settled);
 };
 
 /** Sets the shrinkage of one axis; the shrinkage is now given. The other axis stays as it is. */

@@ -19,7 +19,7 @@ const TICKS: Readonly<Record<string, StepRest>> = {
     name: 'rinse',
     takes: ['water'],
     begins: { water: 'warm' },
-    words: step => `Rinse${inWater(step)} until it is clear; squeeze, never wring`,
+    words: step => `Rinse${inWater(step)} until the water is clear; squeeze, never wring`,
   }),
   soak: tick({
     name: 'soak',
@@ -30,7 +30,7 @@ const TICKS: Readonly<Record<string, StepRest>> = {
   shape: tick({
     name: 'shape',
     takes: [],
-    words: () => 'Roll it in a towel, and shape it: it dries as it is left',
+    words: () => 'Roll it in a towel and shape it: it dries the way you leave it',
   }),
   dry: tick({
     name: 'dry',
@@ -52,4 +52,4 @@ export const actOfStep = (step: string): string | null => ACT_STEPS.find(s => s.
 
 /** A step of a recipe in words. */
 export const recipeStepWords = (step: RecipeStep, faces: number): string =>
-  RECIPE_STEPS.get(step.act)?.words(step, faces > 1 ? ', each face' : '') ?? step.act;
+  RECIPE_STEPS.get(step.act)?.words(step, faces > 1 ? ', each side' : '') ?? step.act;

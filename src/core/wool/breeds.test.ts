@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { breedOf, BREEDS, breedWarnings, breedWords } from './breeds';
+import { breedOf, BREEDS } from './breeds';
+import { breedWarnings, breedWords } from '../../words/breeds';
 
 describe('breeds', () => {
   it('are found in a felter’s own words, the longest name first', () => {

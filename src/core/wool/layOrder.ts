@@ -17,7 +17,7 @@ export interface Decoration {
   readonly face: number;
   /** True where it is laid before the first layer and so lies face down: then it is mirrored. */
   readonly first: boolean;
-  /** What it is taken from on the shelf; null where it is not of the shelf. */
+  /** What it is taken from on the shelf; null where it is not from the shelf. */
   readonly woolId: string | null;
   /** g of it for one piece; null where it is not weighed. */
   readonly grams: number | null;

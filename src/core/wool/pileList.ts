@@ -11,7 +11,7 @@ export interface LayerPart {
 /** The wools of each layer, the one laid first at 0. A layer that is not named is all of the piece's own wool. */
 export type LayColours = ReadonlyArray<readonly LayerPart[]>;
 
-/** What one layer is laid of, shares summing to 1. */
+/** What one layer is made of, shares summing to 1. */
 export const partsOf = (colours: LayColours, layer: number, woolId: string | null): readonly LayerPart[] => {
   const named = colours[layer]?.filter(p => p.share > 0) ?? [];
   const sum = named.reduce((all, p) => all + p.share, 0);
@@ -33,7 +33,7 @@ export interface ScalePile {
   readonly decoration?: string;
 }
 
-/** What a piece is laid of. */
+/** What a piece is made of. */
 export interface PieceWools {
   readonly colours: LayColours;
   /** The piece's own wool, for layers that are not named. */

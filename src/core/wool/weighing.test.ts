@@ -12,7 +12,7 @@ import { weighState } from './weighState';
 const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
 const face = (name: string, weight = 1) => ({ name, weight, layers: 3, equal: 1 });
 const plan = (times = 1, grams = 60) =>
-  weigh({ grams, times, piles: [face('face 1'), face('face 2')], reserveShare: 0.05, stepG: 0.5 });
+  weigh({ grams, times, piles: [face('side 1'), face('side 2')], reserveShare: 0.05, stepG: 0.5 });
 const TWO_COLOURS = [
   [],
   [
@@ -144,7 +144,7 @@ describe('weighing out', () => {
       { pile: '1.1.1.1', grams: 10 },
       { pile: '2.1.1.1', grams: 11.5 },
     ];
-    expect(weighState(pair, weighed, 0.5).unequal).toEqual([{ face: 'face 1', layer: 1, byG: 1.5 }]);
+    expect(weighState(pair, weighed, 0.5).unequal).toEqual([{ face: 'side 1', layer: 1, byG: 1.5 }]);
     expect(weighState(pair, [...weighed, { pile: '2.1.1.1', grams: 10.5 }], 0.5).unequal).toEqual([]);
   });
 });
@@ -227,8 +227,8 @@ describe('where a wool runs out', () => {
     grams: 80,
     times: 1,
     piles: [
-      { ...face('face 1'), layers: 4 },
-      { ...face('face 2'), layers: 4 },
+      { ...face('side 1'), layers: 4 },
+      { ...face('side 2'), layers: 4 },
     ],
     reserveShare: 0,
     stepG: 0.5,

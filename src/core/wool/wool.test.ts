@@ -138,7 +138,7 @@ describe('splitting by hand', () => {
 
 describe('weighing out', () => {
   const pile = (name: string, weight: number, layers: number) => ({ name, weight, layers, equal: 1 });
-  const piles = [pile('face 1', 60_000, 3), pile('face 2', 60_000, 3)];
+  const piles = [pile('side 1', 60_000, 3), pile('side 2', 60_000, 3)];
 
   it('gives faces and layers that sum, and a reserve that is never rounded away', () => {
     const plan = weigh({ grams: 42.6, times: 1, piles, reserveShare: 0.05, stepG: 1 });

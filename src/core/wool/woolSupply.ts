@@ -36,7 +36,7 @@ export const woolSupply = (
 /** What the wools of a plan cost. */
 export interface WoolCost {
   readonly sum: number;
-  /** False where a wool of the shelf has no price. */
+  /** False where a wool on the shelf has no price. */
   readonly isWhole: boolean;
 }
 
@@ -53,7 +53,7 @@ export interface Substitute {
   /** Layers it takes, the one laid first at 0. */
   readonly layers: readonly number[];
   readonly grams: number;
-  /** The wool of the shelf with most to spare. */
+  /** The wool on the shelf with most to spare. */
   readonly woolId: string;
 }
 

@@ -5,6 +5,7 @@ import { showFigure, showQuantity, showShare, type UnitSystem } from '../../core
 import type { Piece } from '../../records/piece';
 import { useExpectation } from '../../session/useExpectation';
 import { useWools } from '../../session/useRecords';
+import { AXIS_WORDS } from '../../words/axes';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
@@ -33,7 +34,7 @@ const BeforeAfter = ({ recipe, units }: { readonly recipe: RescaledPlan; readonl
   const lines = [
     [`finished ${before.kind.size.name}`, 'size', 'length'],
     [before.kind.laidName?.toLowerCase() ?? `laid ${before.kind.size.name}`, 'laidSize', 'length'],
-    ['wool in all', 'grams', 'mass'],
+    ['total wool', 'grams', 'mass'],
     ['thickness', 'thickness', 'thickness'],
     ['firmness', 'firmness', 'density'],
   ] as const;
@@ -64,12 +65,12 @@ const BeforeAfter = ({ recipe, units }: { readonly recipe: RescaledPlan; readonl
         <span className="flex-1">
           {(k ?? 1).toFixed(2)} times as long, {(g ?? 1).toFixed(2)} times the wool.
         </span>
-        <Why of="so much wool">
+        <Why of="this much wool">
           <p>
             The felt stays the same, so the wool of a {power === 3 ? 'solid' : 'sheet'} goes with its{' '}
             {power === 3 ? 'volume' : 'area'}: {(k ?? 1).toFixed(2)}
-            <sup>{power}</sup> = {((k ?? 1) ** power).toFixed(2)}. Allowances and fold-over stay as they are,
-            and make the difference where there is one.
+            <sup>{power}</sup> = {((k ?? 1) ** power).toFixed(2)}. Allowances and fold-over stay the same,
+            which explains any small difference.
           </p>
         </Why>
       </p>
@@ -95,7 +96,7 @@ const WoolField = (props: {
       />
       {known && (
         <span className="mt-1 text-[13px]">
-          Expected {showShare(known.along.mean)} along, {showShare(known.across.mean)} across.{' '}
+          Expected {showShare(known.along.mean)} lengthwise, {showShare(known.across.mean)} crosswise.{' '}
           <Button onClick={() => props.onShrinkage({ along: known.along.mean, across: known.across.mean })}>
             Use these
           </Button>
@@ -126,7 +127,7 @@ export const AgainDialog = (props: {
     shrinkage: wanted.shrinkage,
   });
   return (
-    <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Make it again, otherwise">
+    <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Make it again, changed">
       <div className="flex flex-col gap-4">
         <div className="flex flex-wrap items-end gap-4">
           <NumberField
@@ -153,7 +154,7 @@ export const AgainDialog = (props: {
             <NumberField
               key={axis}
               className="w-32"
-              label={`Shrinkage ${axis}`}
+              label={`Shrinkage ${AXIS_WORDS[axis]}`}
               shown={showFigure(wanted.shrinkage[axis], 'share', { units, places: 1 }).replace(/\.0$/, '')}
               unit="%"
               read={shrinkageReader(units)}
@@ -169,7 +170,7 @@ export const AgainDialog = (props: {
         {recipe.ok ? (
           <BeforeAfter recipe={recipe.value} units={units} />
         ) : (
-          <p role="alert">It cannot be made like this: a measure would lie outside what is possible.</p>
+          <p role="alert">It cannot be made like this: a measure would be outside what is possible.</p>
         )}
         <Button
           look="main"

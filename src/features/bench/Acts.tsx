@@ -7,7 +7,7 @@ import type { PieceContext } from '../../session/pieceContext';
 import type { Bench } from '../../session/useBench';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
-import { proposalWords } from './benchWords';
+import { proposalWords } from '../../words/proposals';
 import { greatWords, isTap, opensPanel } from './chosenAct';
 import { ActControls, KindChoice } from './Controls';
 import { countedNoun } from './pacing';
@@ -57,7 +57,7 @@ const GreatButton = ({
     onClick={acting.go}
   >
     {acting.isHeld ? (
-      'Reckoning …'
+      'Working it out …'
     ) : acting.act ? (
       <>
         Done
@@ -70,12 +70,12 @@ const GreatButton = ({
 );
 
 const OPENERS = [
-  { panel: 'count', text: 'Count, pace' },
+  { panel: 'count', text: 'Counting' },
   { panel: 'look', text: 'Look' },
   { panel: 'tests', text: 'Tests' },
   { panel: 'recipe', text: 'Recipe' },
   { panel: 'curve', text: 'Curve' },
-  { panel: 'wrong', text: 'Wrong?' },
+  { panel: 'wrong', text: 'Problem?' },
 ] as const;
 
 /** What is done: the great button, undo beside it, and how the act is done. */

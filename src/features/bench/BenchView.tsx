@@ -12,7 +12,7 @@ import { RollsToGo } from './RollsToGo';
 import { BenchPanel } from './BenchPanel';
 import { BenchWhy } from './BenchWhy';
 import { BrokenOff } from './BrokenOff';
-import { proposalReason, proposalWords } from './benchWords';
+import { proposalReason, proposalWords } from '../../words/proposals';
 import { LayPanel, LayTable } from './LayPanel';
 import { LogList } from './LogList';
 import { Gates } from './Gates';
@@ -44,11 +44,11 @@ const AdviceLine = ({
     <section aria-label="Next" aria-live="polite" className="min-w-0 flex-1 pb-2">
       <p className="text-[15px] text-chalk">Next</p>
       <p className="text-4xl leading-tight font-semibold sm:text-5xl">
-        {standing.isComputing ? 'Reckoning …' : proposalWords(standing.proposed, standing.wording)}
+        {standing.isComputing ? 'Working it out …' : proposalWords(standing.proposed, standing.wording)}
       </p>
       <p className="min-h-12 text-lg leading-snug">
         {standing.isComputing
-          ? 'From all that was measured and done.'
+          ? 'Worked out from everything you measured and did.'
           : proposalReason(standing.proposed, context.settings.units, id => computedMm(standing, id))}
         {!standing.isComputing && aloneWords(standing)}
       </p>
@@ -67,7 +67,7 @@ const AdviceLine = ({
 /** The forecast has failed: the advice goes by common practice meanwhile, and it is asked again at a tap. */
 const NoForecast = (props: { readonly text: string; readonly again: () => void }) => (
   <div role="alert" className="order-1 flex items-center gap-3 border-l-4 border-wanted pl-3">
-    <p className="flex-1">No forecast: {props.text} The advice goes by common practice.</p>
+    <p className="flex-1">No forecast: {props.text} For now it goes by common practice.</p>
     <Button size="wet" onClick={props.again}>
       Try again
     </Button>
@@ -207,6 +207,6 @@ export const BenchView = () => {
   return context.plan.ok ? (
     <BenchOf context={context} plan={context.plan.value} />
   ) : (
-    <p className="p-4">The plan has to be mended first.</p>
+    <p className="p-4">Fix the plan first.</p>
   );
 };

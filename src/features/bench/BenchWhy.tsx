@@ -10,37 +10,38 @@ import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { ModelWhy } from './ModelWhy';
 import { DIRECTION } from '../../core/acts/actWords';
-import { proposalReason } from './benchWords';
+import { proposalReason } from '../../words/proposals';
 
-const skin = `Each face is rubbed ${PRACTICE.rubs} times before its skin is tested; it may be rolled when the skin lifts as one.`;
-const measuring = `It is measured every ${PRACTICE.measureEvery.far} rolls; every ${PRACTICE.measureEvery.near} near the end, or when it is lopsided.`;
-const size = `A line is there within ${showShare(SIZE_TOLERANCE)} of what is wanted.`;
+const skin = `Each side is rubbed ${PRACTICE.rubs} times before the skin is tested. When the skin lifts as one, it can be rolled.`;
+const measuring = `Measure every ${PRACTICE.measureEvery.far} rolls; every ${PRACTICE.measureEvery.near} near the end, or when it is lopsided.`;
+const size = `A line is done when it is within ${showShare(SIZE_TOLERANCE)} of its target.`;
 
 const firm =
-  'It is firm when nothing lifts in the pinch test; a solid when it hardly gives, cloth when it is puckered all over.';
+  'It is firm when nothing lifts in the pinch test. A solid is firm when it hardly gives, cloth when it is puckered all over.';
 
 /** The rule behind each reason. All of them are common practice. */
 const RULES: Readonly<Record<Reason, string>> = {
-  'dry-face': 'Every face is wetted before it is rubbed.',
+  'dry-face': 'Every side is wetted before it is rubbed.',
   'no-skin-yet': skin,
   'skin-to-test': skin,
   'measure-due': measuring,
-  'least-worked': `The direction and face with the least work is rolled next. ${measuring}`,
-  'direction-lags': `A direction lags when it is ${Math.round(100 * LOPSIDED_PROGRESS)} points of the way behind. Only that one is rolled. ${measuring}`,
-  'nearly-there': `${size} It is looked at before any more is done.`,
-  'size-reached-soft': `${size} ${firm} Until then it is thrown ${PRACTICE.throws} times and tested again.`,
-  'soft-inside': `${size} ${firm} Until then it is tested after every round of hot and cold.`,
+  'least-worked': `The direction and side with the least work is rolled next. ${measuring}`,
+  'direction-lags': `A direction lags when it is ${Math.round(100 * LOPSIDED_PROGRESS)} percentage points behind. Then only that one is rolled. ${measuring}`,
+  'nearly-there': `${size} Look at it before you do any more.`,
+  'size-reached-soft': `${size} ${firm} Until then, throw it ${PRACTICE.throws} times and test again.`,
+  'soft-inside': `${size} ${firm} Until then, test it after every round of hot and cold.`,
   'size-and-firm': `${size} ${firm}`,
   'too-small': size,
-  'way-to-go': `The felting model looks for the rolls each way that would end nearest to what is wanted, and goes only so far that hardly one piece in a hundred would be below its size. Then it is measured again.`,
-  'does-not-fit': 'A reading that is likelier a slip of the tape than the truth is taken once more.',
-  'look-again': 'No further roll would make it likelier to be there; another reading may tell more.',
-  'as-near-as-it-gets': 'No further roll would make it likelier to be there.',
-  'corner-lags': `A corner that lags is rolled ${PRACTICE.corner} times on its diagonal before it is looked at again.`,
-  'thin-to-mend': `A spot that was covered anew is rubbed ${PRACTICE.rubs} times before it is rolled.`,
+  'way-to-go': `The felting model looks for the number of rolls each way that should end closest to the target. It stops short enough that about one piece in a hundred would come out too small. Then you measure again.`,
+  'does-not-fit':
+    'When a measurement is more likely a slip of the tape than the truth, it is taken once more.',
+  'look-again': 'More rolling would not make it more likely to fit; measuring again may tell you more.',
+  'as-near-as-it-gets': 'More rolling would not make it more likely to fit.',
+  'corner-lags': `A corner that lags is rolled ${PRACTICE.corner} times on its diagonal; then look again.`,
+  'thin-to-mend': `A spot with new wool on it is rubbed ${PRACTICE.rubs} times before it is rolled.`,
   'by-recipe':
-    'The recipe that is followed says what comes next. A dry face, a skin that does not hold, a measuring that is due and a size that is reached come first, and it rolls no further than the felting model risks.',
-  'at-its-limit': '200 more rolls would move it by less than 0.4 %.',
+    'The recipe says what comes next. A dry side, a skin that does not hold, a measurement that is due and a size that is reached come first, and it never rolls further than the felting model thinks safe.',
+  'at-its-limit': '200 more rolls would shrink it by less than 0.4 %.',
 };
 
 /** How far one line has come, reckoned out. */
@@ -53,8 +54,8 @@ const Reckoned = ({ gaugeNow, units }: { readonly gaugeNow: GaugeProgress; reado
         {gaugeNow.gauge.id}, {gaugeNow.gauge.name}: {showShare(gaugeNow.progress)}
       </span>{' '}
       {gaugeNow.measured
-        ? `= ln(laid ${laid} ÷ now ${show(gaugeNow.nowMm)}) ÷ ln(laid ${laid} ÷ wanted ${show(gaugeNow.gauge.wantedMm)})`
-        : `: not measured yet, so it stands as laid, ${laid}`}
+        ? `= ln(laid ${laid} ÷ now ${show(gaugeNow.nowMm)}) ÷ ln(laid ${laid} ÷ target ${show(gaugeNow.gauge.wantedMm)})`
+        : `: not measured yet, so it counts as laid, ${laid}`}
     </li>
   );
 };
@@ -78,30 +79,33 @@ export const BenchWhy = (props: {
       <Dialog open={open} onOpenChange={setOpen} title="Why this is next" wet>
         <div className="flex flex-col gap-4 text-lg">
           <p>{proposalReason(proposed, units)}</p>
-          <p>{RULES[proposed.reason]} These counts are common practice, with no published source.</p>
+          <p>{RULES[proposed.reason]} These numbers are common practice, with no published source.</p>
           <div>
-            <h3 className="font-semibold">Share of the way from laid to wanted</h3>
+            <h3 className="font-semibold">How far from laid to target</h3>
             <ul>
               {forecast.gaugeProgress.map(s => (
                 <Reckoned key={s.gauge.id} gaugeNow={s} units={units} />
               ))}
             </ul>
-            <p className="text-chalk">From the last measuring; what was done since is not guessed at.</p>
+            <p className="text-chalk">From your last measurements; work done since then is not guessed at.</p>
           </div>
           {props.model && <ModelWhy model={props.model} forecast={forecast} state={state} units={units} />}
           {state.petals.length > 0 && (
             <div>
-              <h3 className="font-semibold">Work, in rolls of snug bubble wrap under the arms’ weight</h3>
+              <h3 className="font-semibold">
+                Work, counted as rolls in snug bubble wrap with the weight of your arms
+              </h3>
               <ul>
                 {state.petals.map(p => (
                   <li key={`${p.face}/${p.directionDeg}`}>
                     {DIRECTION[p.directionDeg]}
-                    {props.faces > 1 && `, face ${p.face}`}: {p.rolls} rolls, worth {Math.round(p.work)}
+                    {props.faces > 1 && `, side ${p.face}`}: {p.rolls} rolls, worth {Math.round(p.work)}
                   </li>
                 ))}
               </ul>
               <p className="text-chalk">
-                Cushion and pressure weigh each roll from 0.3 to 2.0 (common practice; nothing was measured).
+                Cushion and pressure make each roll count from 0.3 to 2.0 (common practice; nothing was
+                measured).
               </p>
             </div>
           )}

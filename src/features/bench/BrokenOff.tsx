@@ -14,11 +14,11 @@ export const BrokenOff = (props: {
   const act = actSoFar(pacing);
   return (
     <section
-      aria-label="Broken off"
+      aria-label="Pacer stopped"
       className="order-0 flex flex-wrap items-center gap-2 border-l-4 border-now pl-3"
     >
       <p className="min-w-52 flex-1 text-lg leading-snug">
-        The pacer was broken off at {pacing.count} of {countOf(pacing.act)}: {actWords(act, props.wording)}.
+        The pacer stopped at {pacing.count} of {countOf(pacing.act)}: {actWords(act, props.wording)}.
       </p>
       <Button
         size="wet"

@@ -8,9 +8,9 @@ import { tableAngle } from '../../drawing/orient';
 import type { Settings } from '../../records/settings';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { arrowAt } from './benchWords';
+import { arrowAt } from './arrowAt';
 import type { BenchKind, ActOverride } from './chosenAct';
-import { PRESSURE_WORDS } from './rollWords';
+import { PRESSURE_WORDS } from '../../words/bench';
 
 const KINDS: ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> = [
   ...CONTROLS.flatMap(({ kind, key }) => (key === null ? [] : [{ value: kind, text: key }])),
@@ -83,7 +83,7 @@ const SideChoice = ({ act, faces, onChoose }: ControlsProps) => (
     label="Face"
     size="wet"
     value={String(controlOf(act.kind)?.choicesOf(act).face ?? 1)}
-    options={faces.map(f => ({ value: String(f), text: `face ${f}` }))}
+    options={faces.map(f => ({ value: String(f), text: `side ${f}` }))}
     onChoose={v => onChoose({ face: Number(v) })}
   />
 );

@@ -75,7 +75,7 @@ const Pacer = (props: {
     {
       keys: [' ', 'Enter', 'PageDown'],
       shown: 'Space, PageDown',
-      does: 'stop here and log what was counted',
+      does: 'stop here and log the count',
       run: () => onDone(count),
     },
   ]);
@@ -127,7 +127,7 @@ export const CountPanel = (props: {
           keep(null);
           props.onCancel();
         }}
-        back="Leave it, log nothing"
+        back="Discard, log nothing"
       >
         <Pacer
           perMinute={perMinute}
@@ -142,11 +142,11 @@ export const CountPanel = (props: {
       </PanelFrame>
     );
   return (
-    <PanelFrame title={`Count the ${noun} otherwise`} label="Counting" onCancel={props.onCancel}>
+    <PanelFrame title={`Count the ${noun} another way`} label="Counting" onCancel={props.onCancel}>
       <p className="text-lg">
         {perMinute === null
-          ? 'Tap once for each roll, as you roll, and your own pace is known.'
-          : `Your pace is ${Math.round(perMinute)} a minute. Tap once for each roll to take it anew.`}
+          ? 'Tap once for each roll as you roll, and Jorrit knows your pace.'
+          : `Your pace is ${Math.round(perMinute)} a minute. Tap once for each roll to set it again.`}
       </p>
       <div className="flex gap-2 *:flex-1">
         <Button size="wet" className="min-h-24 !text-2xl" onClick={e => tapped(e.timeStamp)}>
@@ -163,13 +163,13 @@ export const CountPanel = (props: {
         </Button>
       </div>
       <Choice
-        label="How the pacer is heard"
+        label="What the pacer sounds like"
         size="wet"
         value={settings.pacer}
         options={canSpeak() ? PACERS : PACERS.filter(p => p.value !== 'spoken')}
         onChoose={pacer => props.onSettings({ pacer })}
       />
-      <p className="text-[15px] text-chalk">The count was lost: about</p>
+      <p className="text-[15px] text-chalk">Lost count? Roughly</p>
       <div className="grid grid-cols-3 gap-2">
         {GUESSES.map(([least, upper]) => (
           <Button key={least} size="wet" onClick={() => log(guessBetween(least, upper))}>
@@ -189,18 +189,18 @@ export const CountPanel = (props: {
           </div>
         </>
       )}
-      <p className="text-[15px] text-chalk">The advice asks for the tape</p>
+      <p className="text-[15px] text-chalk">Jorrit asks you to measure</p>
       <Choice
-        label="How often it is measured"
+        label="How often to measure"
         size="wet"
         value={settings.pace}
         options={[
-          { value: 'careful', text: 'after small steps' },
+          { value: 'careful', text: 'often, after small steps' },
           { value: 'brisk', text: 'less often' },
         ]}
         onChoose={pace => props.onSettings({ pace })}
       />
-      <p className="text-[15px] text-chalk">A rest is reminded of after so many rolls</p>
+      <p className="text-[15px] text-chalk">Remind me to rest after this many rolls</p>
       <Choice
         label="Rolls before a rest"
         size="wet"

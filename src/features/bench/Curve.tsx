@@ -33,7 +33,7 @@ export const Curve = ({ context, plan }: { readonly context: PieceContext; reado
   const colours = ['now', 'ink', 'chalk'] as const;
   const lines: readonly ChartLine[] = [
     {
-      name: 'as believed before',
+      name: 'expected before measuring',
       points: priorCurve(belief, Math.max(SHORTEST, done + BEYOND)).map(p => [p.work, p.share] as const),
       colour: 'laid',
       dash: 'dashed',
@@ -60,16 +60,16 @@ export const Curve = ({ context, plan }: { readonly context: PieceContext; reado
       <Suspense fallback={<p className="h-72">Drawing …</p>}>
         <LineChart
           lines={lines}
-          level={{ name: 'wanted', y: level }}
-          xName="rolls’ worth of work"
-          yName="length, of laid"
+          level={{ name: 'target', y: level }}
+          xName="work, in rolls"
+          yName="length, % of laid"
           yText={percent}
-          label={`Length against work: ${own.map((c, g) => `${formed.gauges[g]?.id} ${percent(c.at(-1)?.share ?? 1)}`).join(', ')}; wanted ${percent(level)}`}
+          label={`Length against work: ${own.map((c, g) => `${formed.gauges[g]?.id} ${percent(c.at(-1)?.share ?? 1)}`).join(', ')}; target ${percent(level)}`}
         />
       </Suspense>
       <figcaption className="text-[13px] text-chalk">
-        Dashed: as it was believed before it was measured. Dotted: what is wanted. Pale: earlier pieces of
-        this wool. Points: as measured.
+        Dashed: what we expected before you measured. Dotted: the target. Pale: earlier pieces in this wool.
+        Points: your measurements.
       </figcaption>
     </figure>
   );

@@ -1,22 +1,10 @@
 import { firmTestOf } from '../../core/advice/firmTest';
-import { type Gate, gatesAt, resistComesOut } from '../../core/advice/gates';
+import { gatesAt, resistComesOut } from '../../core/advice/gates';
 import type { Act } from '../../core/acts/act';
 import type { Plan } from '../../core/plan/makePlan';
 import { Button } from '../../ui/Button';
+import { GATE_WORDS } from '../../words/bench';
 import type { BenchStatus } from './useBenchStatus';
-
-const WORDS: Readonly<Record<Gate, string>> = {
-  'may-roll': 'The skin holds: it may be rolled.',
-  'may-open':
-    'It has begun to shrink and its skin holds: it may be cut open. A little at a time, not into the resist; rub the cut with soap at once. Blades away from the other hand.',
-  'open-soon': 'It is still closed: cut it soon, while a cut still heals.',
-  'may-take-out':
-    'It has begun to shrink and its skin holds: the resist may be pulled out at the mouth. Then rub the edge of the mouth, and the inside.',
-  'take-out-soon': 'The resist is still in: take it out soon, while the inside can still be worked.',
-  'firm-but-large':
-    'It is firm, but still too large: hot water, a bare mat, and throwing move it, if anything does.',
-  'size-but-soft': 'It is at its size, but still soft: what firms it now must shrink it little.',
-};
 
 /** What the piece has reached, and the acts that belong to it: cutting it open, taking the resist out. */
 export const Gates = (props: {
@@ -39,9 +27,9 @@ export const Gates = (props: {
     >
       <div className="min-w-52 flex-1 text-lg leading-snug">
         {gates.map(gate => (
-          <p key={gate}>{WORDS[gate]}</p>
+          <p key={gate}>{GATE_WORDS[gate]}</p>
         ))}
-        {throughCut && <p>It is cut: the resist may come out. The inside gets its share of the work.</p>}
+        {throughCut && <p>It is cut: you can take the resist out now. Work the inside too.</p>}
       </div>
       {mayOpen && (
         <Button size="wet" onClick={() => onLog({ kind: 'open', what: 'cut' })}>

@@ -28,7 +28,7 @@ const Way = ({ gaugeNow }: { readonly gaugeNow: GaugeProgress }) => {
 const worked = ({ since }: ModelAnswer): boolean => since.directional + since.free > 0;
 
 /** What the felting model has a line at now, where it was worked since it was measured, and at its end. */
-const Foretold = (props: {
+const Predicted = (props: {
   readonly gaugeNow: GaugeProgress;
   readonly model: ModelAnswer;
   readonly at: number;
@@ -42,13 +42,13 @@ const Foretold = (props: {
     of ? `${show(of.median)} (${show(of.low80)}–${show(of.high80)})` : '';
   return (
     <>
-      {worked(model) && <span>: by now about {range(now[at])}</span>}
-      {model.pieceForecast.measurings > 0 && <span>; to end at {range(ended[at])}</span>}
+      {worked(model) && <span>: now about {range(now[at])}</span>}
+      {model.pieceForecast.measurings > 0 && <span>; should finish at {range(ended[at])}</span>}
     </>
   );
 };
 
-/** Each gauge line between laid and wanted: now, in figures legible from a metre, and how far it has come. */
+/** Each measuring line between laid and target: now, in figures legible from a metre, and how far it has come. */
 export const GaugeStatus = ({
   forecast,
   units,
@@ -58,10 +58,10 @@ export const GaugeStatus = ({
   readonly forecast: Forecast;
   readonly units: UnitSystem;
   readonly model: ModelAnswer | null;
-  /** Pieces alike that came out unequal. */
+  /** How many alike that came out unequal. */
   readonly unequal: Unequal | null;
 }) => (
-  <ul className="flex flex-col gap-2" aria-label="Gauge lines">
+  <ul className="flex flex-col gap-2" aria-label="Measuring lines">
     {forecast.gaugeProgress.map((s, g) => (
       <li key={s.gauge.id}>
         <div className="flex items-baseline gap-2 leading-none">
@@ -79,15 +79,15 @@ export const GaugeStatus = ({
         <Way gaugeNow={s} />
         <p className="min-h-10 text-sm text-chalk">
           {s.gauge.name}
-          {model && <Foretold gaugeNow={s} model={model} at={g} units={units} />}
+          {model && <Predicted gaugeNow={s} model={model} at={g} units={units} />}
         </p>
       </li>
     ))}
-    <li className="text-sm text-chalk">Per cent: the share of the way from laid to wanted.</li>
+    <li className="text-sm text-chalk">Per cent: how far from laid to target.</li>
     {unequal && (
       <li role="status" className="border-l-4 border-wanted pl-3 text-lg">
         Unequal: piece {unequal.larger} is {Math.round(100 * unequal.by)} % larger at {unequal.gaugeId}. Work
-        it by itself, and measure all each round.
+        it on its own, and measure all of them each round.
       </li>
     )}
     {forecast.lopsided && (

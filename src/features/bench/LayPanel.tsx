@@ -6,7 +6,8 @@ import type { PieceContext } from '../../session/pieceContext';
 import { useLayers } from '../../session/useLayers';
 import { useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
-import { directionWords, layerFill, LayerPattern } from '../../ui/table/LayerPattern';
+import { layerFill, LayerPattern } from '../../ui/table/LayerPattern';
+import { directionWords } from '../../words/laying';
 import { Table } from '../../ui/table/Table';
 import { UNDYED } from '../../core/wool/undyed';
 import type { LayingProgress } from './useLaying';
@@ -75,10 +76,10 @@ export const LayPanel = ({
     </div>
     <div className="flex flex-wrap gap-2">
       <Button size="wet" data-steady className="flex-1" onClick={() => laying.tick('skipped')}>
-        Leave this out
+        Skip this
       </Button>
       <Button size="wet" data-steady className="flex-1" onClick={laying.layWhole}>
-        It is all laid already
+        Everything is laid already
       </Button>
     </div>
     {laying.after.length > 0 && (
@@ -110,7 +111,7 @@ export const LayTable = (props: {
       <Table
         scene={scene}
         units={context.settings.units}
-        label="Where this layer lies"
+        label="Where this layer goes"
         showMarks={false}
         fillOf={layerFill(scene)}
         under={() => (

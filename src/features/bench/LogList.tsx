@@ -75,7 +75,7 @@ export const LogList = memo(function LogList({
               <Row entry={entry} {...row} />
             </li>
           ))}
-          {log.length === 0 && <li className="text-chalk">Nothing yet. Lay it out, then wet it.</li>}
+          {log.length === 0 && <li className="text-chalk">Nothing yet. Lay the wool out, then wet it.</li>}
         </ol>
       )}
     </section>

@@ -29,11 +29,11 @@ const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
 const question = (gaugeNow: GaugeProgress, mm: number, units: UnitSystem): string | null => {
   const grew = mm / gaugeNow.nowMm - 1;
   if (mm > gaugeNow.gauge.laidMm * 1.02)
-    return `${gaugeNow.gauge.id} is longer than it was laid (${showQuantity(gaugeNow.gauge.laidMm, 'length', units)}). Measure it once more?`;
+    return `${gaugeNow.gauge.id} is longer than when it was laid (${showQuantity(gaugeNow.gauge.laidMm, 'length', units)}). Measure once more?`;
   if (gaugeNow.measured && grew > GREW_QUESTION)
-    return `${gaugeNow.gauge.id} grew by ${Math.round(grew * 100)} %? Flat and unstretched — measure it once more?`;
+    return `${gaugeNow.gauge.id} grew by ${Math.round(grew * 100)} %? Lay it flat without stretching, and measure once more?`;
   if (mm < gaugeNow.gauge.wantedMm * 0.5)
-    return `${gaugeNow.gauge.id} is under half of what is wanted. Is that so?`;
+    return `${gaugeNow.gauge.id} is less than half its target. Is that right?`;
   return null;
 };
 
@@ -73,7 +73,7 @@ export interface MeasurePanelProps {
   readonly onCancel: () => void;
 }
 
-/** Measuring: one gauge line at a time, on big keys. What is half typed survives the tab. */
+/** Measuring: one measuring line at a time, on big keys. What is half typed survives the tab. */
 export const MeasurePanel = (props: MeasurePanelProps) => {
   const { pieceId, form, gaugeProgress, units, logged, onDone, onCancel } = props;
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
@@ -121,13 +121,13 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     {
       keys: ['Enter', ' ', 'PageDown'],
       shown: 'Enter',
-      does: 'take this length',
+      does: 'accept this length',
       run: () => good && take(mm),
     },
     { keys: ['ArrowUp'], shown: '↑', does: 'a step longer', run: () => nudge(1), repeats: true },
     { keys: ['ArrowDown'], shown: '↓', does: 'a step shorter', run: () => nudge(-1), repeats: true },
-    { keys: ['Backspace'], shown: '⌫', does: 'last digit away', run: () => type(typed.slice(0, -1)) },
-    { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'to the line before, or back to the bench', run: back },
+    { keys: ['Backspace'], shown: '⌫', does: 'delete the last digit', run: () => type(typed.slice(0, -1)) },
+    { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'back one line, or back to the bench', run: back },
     ...KEYS.map(k => ({ keys: k === '.' ? ['.', ','] : [k], shown: k, does: 'digit', run: () => press(k) })),
   ];
   useShortcuts(shortcuts);
@@ -139,7 +139,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <span className="font-semibold">
           {gaugeNow.gauge.id}, {gaugeNow.gauge.name}.
         </span>{' '}
-        <span className="text-chalk">Flat and unstretched.</span>
+        <span className="text-chalk">Lay it flat, without stretching.</span>
       </p>
       <div className="flex items-center gap-6">
         <LitGauge form={form} lit={gaugeNow.gauge.id.split('/')[0] ?? gaugeNow.gauge.id} />
@@ -152,7 +152,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
             <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
           </output>
           <p className="text-lg text-chalk">
-            last {showQuantity(gaugeNow.nowMm, 'length', units)}, wanted{' '}
+            last {showQuantity(gaugeNow.nowMm, 'length', units)}, target{' '}
             {showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}
           </p>
         </div>
@@ -175,7 +175,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
           size="wet"
           className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
           onClick={() => type(typed.slice(0, -1))}
-          aria-label="Last digit away"
+          aria-label="Delete last digit"
         >
           ⌫
         </Button>
@@ -206,8 +206,8 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         {asked
           ? 'Keep it as it is'
           : draft.at + 1 < gaugeProgress.length
-            ? `Take ${gaugeNow.gauge.id}, next ${gaugeProgress[draft.at + 1]?.gauge.id ?? ''}`
-            : `Take ${gaugeNow.gauge.id}, done`}
+            ? `OK ${gaugeNow.gauge.id}, next ${gaugeProgress[draft.at + 1]?.gauge.id ?? ''}`
+            : `OK ${gaugeNow.gauge.id}, done`}
       </Button>
     </div>
   );

@@ -1,10 +1,13 @@
 import type { ModelAnswer } from '../../core/advice/modelAct';
 import type { BenchState } from '../../core/log/benchState';
 import type { Forecast } from '../../core/forecast/forecast';
+import { SIZE_TOLERANCE } from '../../core/tolerances';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 
 /** A reading is doubted from this chance on. */
 const DOUBTED = 0.5;
+
+const riskWords = (risk: number): string => (risk < 0.005 ? 'under 1 %' : showShare(risk));
 
 /** What the felting model has found, and what that rests on. */
 export const ModelWhy = (props: {
@@ -22,13 +25,13 @@ export const ModelWhy = (props: {
     <div>
       <h3 className="font-semibold">The felting model</h3>
       <p>
-        It takes the felt for one sheet that every roll shortens, most along the way it is rolled, little at
-        first and less again towards a limit. From {pieceForecast.measurings || 'no'}{' '}
-        {pieceForecast.measurings === 1 ? 'measuring' : 'measurings'}
+        It treats the felt as one sheet. Every roll shortens it, mostly in the direction you roll: slowly at
+        first, and less again towards a limit. From {pieceForecast.measurings || 'no'}{' '}
+        {pieceForecast.measurings === 1 ? 'measurement' : 'measurements'}
         {learntFrom.pieces > 0
           ? ` and ${learntFrom.pieces} pieces and swatches finished before`
           : ' and general practice'}{' '}
-        it has this felt shrink by {showShare(most.median)} at the most ({showShare(most.low80)}–
+        it expects this felt to shrink by {showShare(most.median)} at the most ({showShare(most.low80)}–
         {showShare(most.high80)}), half of that after {Math.round(halfRolls.median)} rolls (
         {Math.round(halfRolls.low80)}–{Math.round(halfRolls.high80)}) of snug bubble wrap.
       </p>
@@ -41,15 +44,21 @@ export const ModelWhy = (props: {
               <b>
                 {s.gauge.id}, {s.gauge.name}
               </b>
-              : now {show(now.median)}, four times in five within {show(now.low80)} to {show(now.high80)};{' '}
+              : now {show(now.median)}, four times in five between {show(now.low80)} and {show(now.high80)};{' '}
               {showShare(pieceForecast.pastNow[g] ?? 0)} that it is too small.
             </li>
           ) : null;
         })}
       </ul>
+      <p>
+        Within {showShare(SIZE_TOLERANCE)} of every target: {showShare(pieceForecast.withinNow)} now,{' '}
+        {showShare(pieceForecast.withinThen)} after the rolls to go.
+        {pieceForecast.move.kind === 'roll' &&
+          ` The next rolls have ${riskWords(pieceForecast.risk)} risk of making it too small.`}
+      </p>
       {doubts.map(d => (
         <p key={`${d.interval}/${d.gauge}`} className="border-l-4 border-now pl-3">
-          Measuring {d.interval + 1}, {forecast.gaugeProgress[d.gauge]?.gauge.id}
+          Measurement {d.interval + 1}, {forecast.gaugeProgress[d.gauge]?.gauge.id}
           {readings[d.interval] &&
             ` (${showQuantity(readings[d.interval]?.readings[forecast.gaugeProgress[d.gauge]?.gauge.id ?? ''] ?? Number.NaN, 'length', units)})`}{' '}
           does not fit the rest: {showShare(d.chance)} that it is a slip of the tape. It counts little.
@@ -57,10 +66,10 @@ export const ModelWhy = (props: {
       ))}
       <p className="text-chalk">
         {since.directional + since.free > 0 &&
-          `${Math.round(since.directional + since.free)} rolls’ worth was done since the last measuring. `}
-        Ranges are quantiles over {Math.round(pieceForecast.effective)} possible felts; on 500 made-up pieces
-        they held as often as they say. No felt was measured for the model: its beginnings are common practice
-        and simulation, and your own pieces take over.
+          `Since you last measured, you did the work of ${Math.round(since.directional + since.free)} rolls. `}
+        The ranges come from {Math.round(pieceForecast.effective)} possible felts; on 500 made-up pieces they
+        were right as often as they claim. No real felt was measured for the model: it starts from common
+        practice and simulation, and learns from your own pieces.
       </p>
     </div>
   );

@@ -51,7 +51,7 @@ export const PinchPanel = ({
   ]);
   return (
     <div ref={ref} role="group" aria-label="Pinch test" className="flex flex-1 flex-col gap-3">
-      <p className="text-2xl font-semibold">Lift the surface between finger and thumb. What comes?</p>
+      <p className="text-2xl font-semibold">Pinch the surface and lift. What happens?</p>
       {GRADES.map(g => (
         <Button
           key={g}

@@ -158,7 +158,7 @@ export const RecipePanel = (props: {
     context.change(p => ({ ...p, recipe: next }), { label, key: label });
   const keep = (): void => {
     if (!recipe) return;
-    const told = (): void => tell({ text: `“${recipe.name}” is kept among your recipes.` });
+    const told = (): void => tell({ text: `“${recipe.name}” is saved with your recipes.` });
     if (isOwn) {
       const { name, steps } = recipe;
       change(recipe.id, r => ({ ...r, name, steps: [...steps] }), { label: `recipe ${name}` });
@@ -196,7 +196,7 @@ export const RecipePanel = (props: {
         ))}
         {recipe && (
           <Button size="wet" onClick={() => follow(null, 'no recipe')}>
-            No recipe, by the advice alone
+            No recipe, just the advice
           </Button>
         )}
       </div>
@@ -205,10 +205,10 @@ export const RecipePanel = (props: {
           <summary className="min-h-12 cursor-pointer py-2 text-lg">Change its steps</summary>
           <Editor recipe={recipe} context={context} onChange={next => follow(next, 'steps of the recipe')} />
           <div className="mt-3 flex gap-2">
-            <Button onClick={keep}>Keep it among my recipes</Button>
+            <Button onClick={keep}>Save to my recipes</Button>
             {isOwn && (
               <Button look="bare" onClick={forget}>
-                Take it off my recipes
+                Remove from my recipes
               </Button>
             )}
           </div>
@@ -222,7 +222,7 @@ export const RecipePanel = (props: {
         </ol>
       )}
       <p className="text-[13px] text-chalk">
-        The schools are common practice. Nothing forbids another way: every act stays as easy.
+        These recipes are common practice. You can depart from them at any time.
       </p>
     </PanelFrame>
   );

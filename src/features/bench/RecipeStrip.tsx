@@ -41,7 +41,7 @@ export const RecipeStrip = (props: {
         <span className="block text-[13px] text-chalk">
           {recipe.name}, {done} of {recipe.steps.length}
         </span>
-        {next ? recipeStepWords(next, wording.faces) : 'All of it is done.'}
+        {next ? recipeStepWords(next, wording.faces) : 'All steps are done.'}
         {left.length > 1 && `: ${left.length} left`}{' '}
         {next?.minutes && startedAt !== null && (
           <Clock minutes={next.minutes} startedMs={Date.parse(startedAt)} />
@@ -49,7 +49,7 @@ export const RecipeStrip = (props: {
       </p>
       {next?.minutes && startedAt === null && (
         <Button size="wet" data-steady onClick={() => tick('started')}>
-          Start the clock
+          Start the timer
         </Button>
       )}
       {next && (

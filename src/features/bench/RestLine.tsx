@@ -6,17 +6,12 @@ import type { Settings } from '../../records/settings';
 import { dayStartMs } from '../../session/clock';
 import { logsSince } from '../../session/logsSince';
 import { useNow } from '../../session/useNow';
+import { REST_HINTS } from '../../words/rests';
 import { useAllEntries } from '../../session/useRecords';
 
 const LOOKS_MS = 30_000;
 /** After so many minutes away it is said how long it has been. */
 const AWAY = 20;
-const HINTS = [
-  'Stand up straight, shoulders down, and let the arms hang.',
-  'Change the foot that stands forward, and roll from the hips.',
-  'Shake the hands out and turn the wrists both ways.',
-  'Look far away and breathe out slowly.',
-] as const;
 
 /** When to rest, what the body was asked to do today on all pieces, and how long this one has lain. */
 export const RestLine = (props: {
@@ -44,15 +39,19 @@ export const RestLine = (props: {
       [today.throws, 'thrown'],
     ] as const
   ).filter(([n]) => n > 0);
-  const hint = HINTS[Math.floor(today.rolls / Math.max(1, settings.restEvery)) % HINTS.length] ?? HINTS[0];
+  const hint =
+    REST_HINTS[Math.floor(today.rolls / Math.max(1, settings.restEvery)) % REST_HINTS.length] ??
+    REST_HINTS[0];
   return (
     <div className="text-[15px] text-chalk">
       {isDue && (
         <p role="status" className="border-l-4 border-now pl-3 text-lg text-ink">
-          Rolled {today.rollsSinceRest} without a pause. {hint} Stop at pain or numbness.
+          Rolled {today.rollsSinceRest} rolls without a pause. {hint} Stop if it hurts or goes numb.
         </p>
       )}
-      {away >= AWAY && <p>It has lain for {duration(away)}. Wet it warm again before it is worked.</p>}
+      {away >= AWAY && (
+        <p>It has been lying for {duration(away)}. Wet it with warm water before you work it.</p>
+      )}
       {done.length > 0 && (
         <p>
           Today: {done.map(([n, words]) => `${words} ${n}`).join(', ')}

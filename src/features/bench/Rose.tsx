@@ -69,7 +69,7 @@ export const Rose = ({ form, state, faces, next, now }: RoseProps) => {
       viewBox={`${-R - 50} ${-R - 34} ${2 * R + 100} ${2 * R + 68}`}
       className="h-full w-full"
       role="img"
-      aria-label={`Rolls by direction from along, by face. ${wording}`}
+      aria-label={`Rolls by direction, counted from lengthwise, by side. ${wording}`}
     >
       <circle r={HUB} className="fill-soap stroke-rim" />
       <circle r={R} className="fill-none stroke-rim" strokeDasharray="2 6" />

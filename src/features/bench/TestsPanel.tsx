@@ -1,13 +1,15 @@
 import { useState } from 'react';
 import type { Act } from '../../core/acts/act';
 import { type TestName, TESTS } from '../../core/acts/vocabulary';
-import { FELT_TESTS, suits } from '../../core/acts/feltTests';
+import { suits } from '../../core/acts/feltTests';
 import type { FormPlan } from '../../core/forms/formKind';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { densityOf } from '../../core/wool/feltNow';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { firmnessText } from '../../words/firmness';
+import { FELT_TEST_WORDS } from '../../words/feltTests';
 import { PanelFrame } from './PanelFrame';
 import { TestPicture } from './TestPicture';
 
@@ -35,9 +37,9 @@ const Thickness = (props: {
       />
       {mm !== null && arealNow !== null && (
         <p className="text-lg">
-          Firmness {showQuantity(densityOf(arealNow, mm), 'density', units)}, by the wool that was laid.
+          Firmness: {firmnessText(densityOf(arealNow, mm), units)}, from the wool you laid.
           {own &&
-            ` Your finished pieces of this wool: ${showQuantity(own[0], 'density', units)} to ${showQuantity(own[1], 'density', units)}.`}
+            ` Your finished pieces in this wool: ${showQuantity(own[0], 'density', units)} to ${showQuantity(own[1], 'density', units)}.`}
         </p>
       )}
       <Button
@@ -45,7 +47,7 @@ const Thickness = (props: {
         disabled={mm === null}
         onClick={() => mm !== null && props.onLog({ kind: 'thickness', thicknessMm: mm, grams: null })}
       >
-        Take it
+        Save it
       </Button>
     </div>
   );
@@ -62,21 +64,21 @@ export const TestsPanel = (props: {
   readonly onPinch: () => void;
   readonly onCancel: () => void;
 }) => (
-  <PanelFrame title="Which test, and what is seen?" label="Tests" onCancel={props.onCancel}>
+  <PanelFrame title="Which test, and what do you see?" label="Tests" onCancel={props.onCancel}>
     <Button size="wet" onClick={props.onPinch}>
       Pinch test
     </Button>
     {TESTS.filter(name => suits(name, props.form)).map(name => (
       <div key={name}>
         <p className="text-lg">
-          <span className="font-semibold">{FELT_TESTS[name].name}.</span> {FELT_TESTS[name].how}
+          <span className="font-semibold">{FELT_TEST_WORDS[name].name}.</span> {FELT_TEST_WORDS[name].how}
         </p>
         <div className="flex flex-wrap gap-2 *:flex-1">
-          {FELT_TESTS[name].grades.map((grade, i) => (
+          {FELT_TEST_WORDS[name].grades.map((grade, i) => (
             <Button
               key={grade}
               size="wet"
-              aria-label={`${FELT_TESTS[name].name}: ${grade}`}
+              aria-label={`${FELT_TEST_WORDS[name].name}: ${grade}`}
               aria-pressed={props.grades[name] === i}
               look={props.grades[name] === i ? 'main' : 'plain'}
               onClick={() => props.onLog({ kind: 'test', test: name, grade: i })}
@@ -89,6 +91,6 @@ export const TestsPanel = (props: {
       </div>
     ))}
     <Thickness units={props.units} arealNow={props.arealNow} own={props.ownFirmness} onLog={props.onLog} />
-    <p className="text-[13px] text-chalk">These tests and their grades are common practice.</p>
+    <p className="text-[13px] text-chalk">These tests and grades are common practice.</p>
   </PanelFrame>
 );

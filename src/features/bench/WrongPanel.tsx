@@ -1,5 +1,6 @@
 import { type PointerEvent, useState } from 'react';
-import { canOccur, causeInLog, type Fault, faultOf, FAULTS } from '../../core/advice/faults';
+import { faultCause } from '../../core/advice/faultCause';
+import { canOccur, type Fault, faultOf, FAULTS } from '../../core/advice/faults';
 import type { BenchState } from '../../core/log/benchState';
 import type { Act } from '../../core/acts/act';
 import type { FormPlan } from '../../core/forms/formKind';
@@ -8,6 +9,7 @@ import { turnBackFor, turnFor } from '../../drawing/orient';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene } from '../../drawing/scene';
 import { Button } from '../../ui/Button';
+import { causeWords, FAULT_WORDS } from '../../words/faults';
 import { PanelFrame } from './PanelFrame';
 
 /** The piece, to tap where it is wrong. */
@@ -69,22 +71,23 @@ export const WrongPanel = (props: {
   const [fault, setFault] = useState<Fault | null>(props.seen === null ? null : faultOf(props.seen));
   const [at, setAt] = useState<Point | null>(null);
   if (fault) {
-    const likely = causeInLog(fault.id, state, faces);
+    const likely = faultCause(fault.id, state, faces);
+    const { seen, cause, remedy } = FAULT_WORDS[fault.id];
     return (
       <PanelFrame
-        title={`${fault.seen[0]?.toUpperCase()}${fault.seen.slice(1)}`}
+        title={`${seen[0]?.toUpperCase()}${seen.slice(1)}`}
         label="Remedy"
         onCancel={() => setFault(null)}
         back="Something else"
       >
-        <p className="text-3xl leading-tight font-semibold">{fault.remedy}</p>
+        <p className="text-3xl leading-tight font-semibold">{remedy}</p>
         <p className="text-lg">
-          {likely && <b>Likely: {likely.likely}. </b>}
-          Usual causes: {fault.cause} (common practice).
+          {likely && <b>Likely: {causeWords(likely)}. </b>}
+          Usual causes: {cause} (common practice).
         </p>
         {fault.hasPlace && (
           <>
-            <p className="text-lg">Tap where it is, to be looked at again.</p>
+            <p className="text-lg">Tap where it is, so you can check it again.</p>
             <Place form={form} at={at} onPlace={setAt} />
           </>
         )}
@@ -94,16 +97,16 @@ export const WrongPanel = (props: {
           className="min-h-24 !text-2xl"
           onClick={() => props.onLog({ kind: 'fault', fault: fault.id, at })}
         >
-          Put it in the log
+          Add to the log
         </Button>
       </PanelFrame>
     );
   }
   const possible = FAULTS.filter(f => canOccur(f, form, props.pieces))
-    .map(f => ({ fault: f, likely: causeInLog(f.id, state, faces) }))
+    .map(f => ({ fault: f, likely: faultCause(f.id, state, faces) }))
     .toSorted((a, b) => (b.likely?.weight ?? 0) - (a.likely?.weight ?? 0));
   return (
-    <PanelFrame title="What is seen?" label="Something is wrong" onCancel={props.onCancel}>
+    <PanelFrame title="What do you see?" label="Something is wrong" onCancel={props.onCancel}>
       <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
         {possible.map(p => (
           <Button
@@ -115,8 +118,8 @@ export const WrongPanel = (props: {
               setFault(p.fault);
             }}
           >
-            <span className="first-letter:uppercase">{p.fault.seen}</span>
-            {p.likely && <span className="text-base font-normal text-chalk">{p.likely.likely}</span>}
+            <span className="first-letter:uppercase">{FAULT_WORDS[p.fault.id].seen}</span>
+            {p.likely && <span className="text-base font-normal text-chalk">{causeWords(p.likely)}</span>}
           </Button>
         ))}
       </div>

@@ -3,7 +3,10 @@ import type { ProposedAct, Reason } from '../../core/advice/proposedAct';
 import { type Act, type ActKind, actWords } from '../../core/acts/act';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
-import { proposalReason, proposalWords, arrowAt, faultName } from './benchWords';
+import { proposalReason, proposalWords } from '../../words/proposals';
+import { arrowAt } from './arrowAt';
+import { faultName } from '../../words/faults';
+import { testWords } from '../../words/feltTests';
 import { actSoFar } from './pacing';
 import { actFor, benchKind, chosenWith, nextKind, turned } from './chosenAct';
 
@@ -177,9 +180,9 @@ describe('words at the bench', () => {
   };
 
   it.each([
-    ['wet', 'Wet with hot water, face 1'],
-    ['rub', 'Rub 40, face 2'],
-    ['roll', 'Roll 20 other diagonal, face 1'],
+    ['wet', 'Wet with hot water, side 1'],
+    ['rub', 'Rub 40, side 2'],
+    ['roll', 'Roll 20 other diagonal, side 1'],
     ['throw', 'Throw 12'],
     ['shock', 'Hot and cold, 2 times'],
     ['measure', 'Measured A 41.2 cm'],
@@ -187,21 +190,24 @@ describe('words at the bench', () => {
     ['note', 'The phone rang.'],
     ['undo', 'Undone'],
     ['water', 'Hot water again'],
-    ['look', 'Looked: pools of water'],
+    ['look', 'Checked: pools of water'],
     ['test', 'Bend: springs back'],
     ['thickness', 'Thickness 3.5 mm'],
     ['open', 'Resist taken out'],
-    ['fault', 'Seen: a thin spot or a hole'],
+    ['fault', 'Problem: a thin spot or a hole'],
     ['mended', 'Mended'],
   ] as const)('%s is “%s”', (kind, words) => {
-    expect(actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric', faultName })).toBe(words);
+    expect(actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric', faultName, testWords })).toBe(
+      words,
+    );
   });
 
   it('does not speak of faces where there is one', () => {
-    const of = (faces: number, isSolid = false) => ({ faces, isSolid, units: 'metric', faultName }) as const;
+    const of = (faces: number, isSolid = false) =>
+      ({ faces, isSolid, units: 'metric', faultName, testWords }) as const;
     expect(actWords(ACTS.wet, of(1))).toBe('Wet with hot water');
-    expect(proposalWords(ROLL, of(1))).toBe('Roll 30 across');
-    expect(proposalWords(ROLL, of(2))).toBe('Roll 30 across, face 2');
+    expect(proposalWords(ROLL, of(1))).toBe('Roll 30 crosswise');
+    expect(proposalWords(ROLL, of(2))).toBe('Roll 30 crosswise, side 2');
     // A ball is rolled every way.
     expect(proposalWords(ROLL, of(1, true))).toBe('Roll 30, every way');
   });

@@ -11,7 +11,7 @@ export const PANELS = {
   look: 'Open it and look',
   tests: 'Test it',
   wrong: 'Something is wrong',
-  count: 'Count, pace',
+  count: 'Counting',
   recipe: 'Recipe',
   curve: 'Curve',
 } as const;

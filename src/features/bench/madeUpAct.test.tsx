@@ -27,7 +27,9 @@ import type { Bench } from '../../session/useBench';
 import { useShortcuts } from '../../session/shortcuts';
 import { WorkshopContext } from '../../session/workshop';
 import { Acts } from './Acts';
-import { proposalWords, faultName } from './benchWords';
+import { proposalWords } from '../../words/proposals';
+import { faultName } from '../../words/faults';
+import { testWords } from '../../words/feltTests';
 import { nextKind, turned } from './chosenAct';
 import { actSoFar, countedNoun } from './pacing';
 import { useActSelection } from './useActSelection';
@@ -42,7 +44,7 @@ vi.mock('../../core/acts/register', async original => {
 
 /** What the types do not know: they are of the register as it ships. */
 const treads = (steps: number): Act => ({ kind: 'tread', steps, water: 'hot' }) as unknown as Act;
-const SPOKEN = { faces: 1, isSolid: false, units: 'metric', faultName } as const;
+const WORDING = { faces: 1, isSolid: false, units: 'metric', faultName, testWords } as const;
 const FLAT = { faces: [1], hasDirections: true, wetted: [1] };
 const made = makePlan(newPlan(disc));
 if (!made.ok) throw new Error('no plan');
@@ -94,11 +96,11 @@ describe('a made-up act', () => {
     const rolling: ProposedAct = { act: 'roll', face: 1, directionDeg: 0, rolls: 30, reason: 'way-to-go' };
     const proposed = recipeAct(rolling, following, { model: null, gaugeProgress: [] });
     expect(proposed).toMatchObject({ act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' });
-    expect(proposalWords(proposed, SPOKEN)).toBe('Tread 40 steps in hot water');
+    expect(proposalWords(proposed, WORDING)).toBe('Tread 40 steps in hot water');
   });
 
   it('is said in its own words', () => {
-    expect(actWords(treads(40), SPOKEN)).toBe('Tread 40 steps in hot water');
+    expect(actWords(treads(40), WORDING)).toBe('Tread 40 steps in hot water');
   });
 
   it('is reached by the keys, turned, and counted by the pacer', () => {
@@ -119,7 +121,7 @@ describe('a made-up act at the bench', () => {
     faces: [1],
     forecast: progressForecast(plan.form.gauges, benchState([])),
     proposed: { act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' },
-    wording: SPOKEN,
+    wording: WORDING,
   } as unknown as BenchStatus;
   const context = { piece: aPiece('p1'), settings: DEFAULT_SETTINGS, entries: [] } as unknown as PieceContext;
 

@@ -94,7 +94,7 @@ export const useBenchKeys = (
     {
       keys: [' ', 'Enter', 'PageDown'],
       shown: 'Space, PageDown',
-      does: 'do and log what the great button says',
+      does: 'do and log what the big button says',
       run: acting.go,
     },
     {
@@ -107,7 +107,7 @@ export const useBenchKeys = (
     {
       keys: ['ArrowRight'],
       shown: '→',
-      does: 'next rolling direction, count or water',
+      does: 'next direction, count or water',
       run: () => acting.choose(turned(acting.act, 1)),
     },
     {
@@ -116,7 +116,7 @@ export const useBenchKeys = (
       does: 'the one before',
       run: () => acting.choose(turned(acting.act, -1)),
     },
-    { keys: ['ArrowUp', 'f'], shown: '↑', does: 'other face', run: otherFace },
+    { keys: ['ArrowUp', 'f'], shown: '↑', does: 'other side', run: otherFace },
     { keys: ['ArrowDown'], shown: '↓', does: 'another act', run: acting.another },
     { keys: ['m'], shown: 'M', does: 'measure', run: () => acting.setPanel('measure') },
     { keys: ['l'], shown: 'L', does: 'look', run: () => acting.setPanel('look') },
@@ -125,7 +125,7 @@ export const useBenchKeys = (
     { keys: ['r'], shown: 'R', does: 'recipe', run: () => acting.setPanel('recipe') },
     { keys: ['k'], shown: 'K', does: 'curve', run: () => acting.setPanel('curve') },
     ...(acting.act?.kind === 'roll' || acting.act?.kind === 'rub'
-      ? [{ keys: ['c'], shown: 'C', does: 'count otherwise', run: () => acting.setPanel('count') }]
+      ? [{ keys: ['c'], shown: 'C', does: 'count another way', run: () => acting.setPanel('count') }]
       : []),
     { keys: ['p'], shown: 'P', does: 'pinch test', run: () => acting.setPanel('pinch') },
   ];

@@ -9,7 +9,8 @@ import { followed } from '../../core/recipe/following';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
 import type { PieceWording } from '../../core/acts/actSpec';
-import { faultName } from './benchWords';
+import { faultName } from '../../words/faults';
+import { testWords } from '../../words/feltTests';
 import { usePieceForecast } from './usePieceForecast';
 
 /** What needs no model: the felt is not rolled yet. */
@@ -43,6 +44,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     isSolid: Boolean(plan.form.solid),
     units: context.settings.units,
     faultName,
+    testWords,
   };
   /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
   const isComputing = isPending && !EARLY.has(alone.reason);

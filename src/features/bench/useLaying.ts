@@ -7,7 +7,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
-import { layWords } from '../../ui/layWords';
+import { layWords } from '../../words/laying';
 
 const lastLaid = (steps: readonly LayStep[]): number =>
   steps.findLast(s => s.layer !== undefined)?.layer ?? 1;
@@ -35,7 +35,7 @@ export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
     stepG: plan.weigh?.stepG ?? context.piece.plan.scaleStepG,
     /** True while laying is what is to be done. */
     isNow: isOpen && next !== null,
-    words: next ? words(next) : 'All of it is laid.',
+    words: next ? words(next) : 'All the wool is laid.',
     /** What this step takes, as it was weighed, else as it is planned. */
     takes: takes.map(p => ({ woolId: p.woolId, grams: weighed.get(p.id) ?? p.grams })),
     after: steps.slice(at + 1, at + 4).map(words),
@@ -68,7 +68,7 @@ export const useLayKeys = (laying: LayingProgress): void => {
       does: 'step back',
       run: () => laying.stepBack?.(),
     },
-    { keys: ['ArrowRight'], shown: '→', does: 'leave this step out', run: () => laying.tick('skipped') },
+    { keys: ['ArrowRight'], shown: '→', does: 'skip this step', run: () => laying.tick('skipped') },
   ];
   useShortcuts(laying.isNow ? keys : []);
 };

@@ -17,13 +17,7 @@ const STEP_G = 0.1;
 
 /** How far a colour is from another, in words. Source: CIEDE2000; where the words change is common practice. */
 const nearness = (difference: number): string =>
-  difference < 2
-    ? 'hardly told apart'
-    : difference < 5
-      ? 'near'
-      : difference < 12
-        ? 'of the kind'
-        : 'far off';
+  difference < 2 ? 'hard to tell apart' : difference < 5 ? 'near' : difference < 12 ? 'similar' : 'far off';
 
 const RecipeRow = (props: {
   readonly recipe: Blend;
@@ -81,16 +75,17 @@ export const BlendView = () => {
         Blend
         <Why of="these colours">
           <p>
-            Carded fibres do not mix as paint does: dark ones weigh more than their share. Each of three bands
-            of linear light is reckoned by Stearns and Noechel’s relation for wool (1944, from memory); a real
-            fibre has a whole spectrum, so try a pinch on the cards first. Nearness is CIEDE2000.
+            Carded fibres do not mix like paint: dark ones count for more than their share. Each of three
+            bands of linear light is worked out by Stearns and Noechel’s relation for wool (1944, from
+            memory). A real fibre has a whole spectrum, so try a pinch on the hand cards first. Closeness is
+            CIEDE2000.
           </p>
         </Why>
       </h1>
       <div className="mt-3 grid max-w-6xl gap-x-12 gap-y-6 lg:grid-cols-2">
         <section aria-labelledby="wanted">
           <h2 id="wanted" className="border-t-2 border-ink pt-1 text-lg font-semibold">
-            A colour that is wanted
+            A colour you want
           </h2>
           <div className="my-2 flex flex-wrap items-end gap-4">
             <label className="flex flex-col">
@@ -130,7 +125,7 @@ export const BlendView = () => {
           </div>
           {wools.length === 0 && <p>There is no wool on the shelf to blend.</p>}
           {found && (
-            <ol aria-label="Blends, the nearest first">
+            <ol aria-label="Blends, closest first">
               {found.recipes.map(recipe => (
                 <RecipeRow
                   key={recipe.parts.map(p => p.id).join()}

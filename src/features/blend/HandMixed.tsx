@@ -53,7 +53,7 @@ export const HandMixed = ({ wools }: { readonly wools: readonly Wool[] }) => {
     })
       .then(() =>
         tell({
-          text: 'The blend lies on the shelf. Take its wools off by hand: they were not weighed here.',
+          text: 'The blend is on the shelf. Take its wools off by hand: they were not weighed here.',
         }),
       )
       .catch(failed);
@@ -90,9 +90,9 @@ export const HandMixed = ({ wools }: { readonly wools: readonly Wool[] }) => {
       {parts.length < MOST_PARTS && free.length > 0 && (
         <Select
           hideLabel
-          label="Put a wool in"
+          label="Add a wool"
           value=""
-          options={namedOptions(free, 'Put a wool in …')}
+          options={namedOptions(free, 'Add a wool …')}
           onPick={woolId => setParts([...parts, { woolId, grams: 10 }])}
         />
       )}
@@ -108,7 +108,7 @@ export const HandMixed = ({ wools }: { readonly wools: readonly Wool[] }) => {
           {ends && (
             <>
               <p className="mt-2 text-[13px] text-chalk">
-                From light to shadow, with {ends.light.name} and {ends.dark.name}
+                From light to shade, with {ends.light.name} and {ends.dark.name}
               </p>
               <div className="flex" aria-hidden="true">
                 {shades(colour, ends.light.colour, ends.dark.colour).map(c => (

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Fibre, Blend } from '../../core/colour/blend';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import { useNotify } from '../../session/notices';
 import { useWorkshop } from '../../session/workshop';
 

@@ -16,7 +16,7 @@ export const Bin = () => {
         Deleted
       </h2>
       {deleted.length === 0 ? (
-        <p>Nothing. What you delete waits here for {BIN_DAYS} days.</p>
+        <p>Nothing. What you delete stays here for {BIN_DAYS} days.</p>
       ) : (
         <ul className="max-h-72 overflow-y-auto">
           {deleted.map(record => (

@@ -16,9 +16,9 @@ import { sampleCounts } from './sampleCounts';
 /** What the browser says of how long it keeps the workshop. */
 const persistedWords = (persisted: boolean | null, isKept: boolean): string => {
   if (!isKept)
-    return 'This browser keeps nothing at the moment: all is gone with this tab, but for what you save.';
+    return 'This browser is not saving anything at the moment: everything is gone when this tab closes, except what you save to a file.';
   if (persisted === true) return 'This browser has promised to keep the workshop. It is still the only copy.';
-  return 'This browser may clear the workshop when it runs short of room. Save it now and then.';
+  return 'This browser may clear the workshop when it runs out of room. Save it to a file now and then.';
 };
 
 const Save = () => {
@@ -31,7 +31,7 @@ const Save = () => {
         Save the workshop
       </h2>
       <p className="mb-2">
-        Everything lives in this browser. A file keeps it safe, and carries it to another browser.
+        Everything is stored in this browser. A file keeps it safe and takes it to another browser.
       </p>
       <Button
         look="main"
@@ -69,7 +69,7 @@ const Sample = () => {
       {sample.pieces > 0 ? (
         <>
           <p className="mb-2">
-            {sample.pieces} made-up pieces are here to look at. Clearing them leaves your own.
+            {sample.pieces} made-up pieces are here to look at. Clearing them leaves your own pieces alone.
           </p>
           <Button onClick={clearSample}>Clear the sample</Button>
         </>

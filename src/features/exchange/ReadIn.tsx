@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Issue, ISSUES, issueText } from '../../core/issues';
+import type { Issue } from '../../core/issues';
+import { ISSUES, issueText } from '../../words/issues';
 import { recordKey } from '../../records/register';
 import { type ChosenFile, useReadFile } from '../../session/useReadFile';
 import { useUndo } from '../../session/useUndo';
@@ -10,16 +11,16 @@ import { FileButton } from '../../ui/FileButton';
 const MOST_ISSUES = 8;
 
 const reportWords = (r: Report): string =>
-  `Read in: ${r.added} new, ${r.replaced} brought up to date, ${r.kept} already here; ${r.entriesAdded} log entries added.`;
+  `Opened: ${r.added} new, ${r.replaced} updated, ${r.kept} already here; ${r.entriesAdded} log entries added.`;
 
 const STANDING: Readonly<Record<RecordComparison, string>> = {
   new: 'not here yet',
-  newer: 'the file has a later one',
-  older: 'changed here since: taking it goes back to the file',
+  newer: 'the file has a newer one',
+  older: 'changed here since: taking it goes back to the file’s version',
   deleted: 'deleted here: taking it brings it back',
   same: 'the same here',
 };
-const KIND: ReadonlyMap<string, string> = new Map([['wool', 'wool of the shelf']]);
+const KIND: ReadonlyMap<string, string> = new Map([['wool', 'wool on the shelf']]);
 
 const Issues = ({ issues }: { readonly issues: readonly Issue[] }) => (
   <ul>
@@ -34,7 +35,7 @@ const Issues = ({ issues }: { readonly issues: readonly Issue[] }) => (
 
 const Refused = ({ issues }: { readonly issues: readonly Issue[] }) => (
   <div role="alert" className="mt-3 border-l-4 border-wanted pl-3">
-    <p className="font-semibold">The file was refused. Nothing here was changed.</p>
+    <p className="font-semibold">The file could not be opened. Nothing here was changed.</p>
     <Issues issues={issues} />
   </div>
 );
@@ -88,7 +89,9 @@ const Asked = (props: {
   const count = rows.filter(d => taken.has(recordKey(d))).length;
   return (
     <section aria-label="What to take" className="mt-3 border-l-4 border-ink pl-3">
-      <p className="font-semibold">Some of this was changed or deleted here since. What is to be taken?</p>
+      <p className="font-semibold">
+        Some of this was changed or deleted here since. What should be taken from the file?
+      </p>
       <ul className="max-h-80 overflow-y-auto">
         {rows.map(d => (
           <Row key={recordKey(d)} of={d} taken={taken.has(recordKey(d))} onTaken={on => put(d, on)} />
@@ -114,16 +117,15 @@ export const ReadIn = () => {
   return (
     <section aria-labelledby="in">
       <h2 id="in" className="border-t-2 border-ink pt-1 text-lg font-semibold">
-        Read a file in
+        Open a file
       </h2>
       <p className="mb-2">
-        What is new is added, older records are brought up to date, logs are joined. A broken file changes
-        nothing.
+        New things are added, older ones are updated, and logs are joined. A broken file changes nothing.
       </p>
       <FileButton accept=".json,.zip,application/json,application/zip" onPick={onFile}>
         Choose a file
       </FileButton>
-      {came?.is === 'reading' && <p role="status">Reading the file …</p>}
+      {came?.is === 'reading' && <p role="status">Opening the file …</p>}
       {came?.is === 'refused' && <Refused issues={came.issues} />}
       {came?.is === 'asked' && <Asked chosen={came} onTake={taken => onTake(came, taken)} onLeave={leave} />}
       {came?.is === 'taken' && (
@@ -138,7 +140,7 @@ export const ReadIn = () => {
               undo();
             }}
           >
-            Undo the reading
+            Undo opening it
           </Button>
         </div>
       )}

@@ -124,22 +124,24 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
   return finishedAt === null ? (
     <div>
       <Button look="main" disabled={!measured} onClick={() => close(nowIso())}>
-        Put in the record
+        Mark as finished
       </Button>
       {!measured && (
-        <p className="mt-1 text-[13px] text-chalk">Measure at least one line along and one across, dry.</p>
+        <p className="mt-1 text-[13px] text-chalk">
+          Measure at least one line lengthwise and one crosswise, dry.
+        </p>
       )}
     </div>
   ) : (
     <div>
-      <p className="font-semibold">In the record since {localDay(finishedAt)}.</p>
+      <p className="font-semibold">Finished since {localDay(finishedAt)}.</p>
       <p>
         {context.wool
-          ? `Its shrinkage is now offered for the next piece of ${context.wool.name}.`
-          : 'Choose its wool in the plan, and its shrinkage is offered for the next piece of that wool.'}
+          ? `Its shrinkage is now suggested for your next piece in ${context.wool.name}.`
+          : 'Choose its wool in the plan, and its shrinkage is suggested for the next piece in that wool.'}
       </p>
       <Button className="mt-2" onClick={() => close(null)}>
-        Take it out again
+        Not finished after all
       </Button>
     </div>
   );
@@ -164,13 +166,13 @@ export const FinishView = () => {
     const now = dryShare(came);
     return pieceScene(plan.value.form, { foldOverMm: 0, ...(now ? { now } : {}) });
   }, [plan, came]);
-  if (!plan.ok || !came || !scene) return <p className="p-4">The plan has to be mended first.</p>;
+  if (!plan.ok || !came || !scene) return <p className="p-4">Fix the plan first.</p>;
   return (
     <ViewLayout
       label="Finish"
       table={
         <>
-          <Table scene={scene} units={context.settings.units} label="Laid, dry and wanted" />
+          <Table scene={scene} units={context.settings.units} label="Laid, dry and target" />
           <Legend scene={scene} />
         </>
       }
@@ -179,8 +181,9 @@ export const FinishView = () => {
           <div>
             <h2 className="mb-1 text-lg font-semibold">When it is dry</h2>
             <p className="mb-2 text-[13px] text-chalk">
-              Rinse until clear, squeeze and never wring; it dries as it is left, 24 h or more by its
-              thickness (common practice). Irons and steam with dry hands, away from the wet bench.
+              Rinse until the water is clear; squeeze, never wring. It dries the way you leave it, 24 h or
+              more depending on thickness (common practice). Use irons and steam with dry hands, away from the
+              wet bench.
             </p>
             <DryFields context={context} plan={plan.value} />
           </div>

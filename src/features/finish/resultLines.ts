@@ -31,14 +31,14 @@ const whysOf = (plan: Plan, came: Outcome, { result, units, laidG }: DryOutcome)
     v === null || v === undefined ? 'not measured' : showQuantity(v, d, units);
   const axis = (name: 'along' | 'across'): string => {
     const lines = came.gauges.filter(g => gaugeAxis(g.gauge.directionDeg) === name && g.dryMm !== null);
-    if (lines.length === 0) return 'No line of this direction was measured dry.';
+    if (lines.length === 0) return 'No line in this direction was measured dry.';
     const each = lines.map(
       g => `${g.gauge.id}: (${show(g.gauge.laidMm, 'length')} laid − ${show(g.dryMm, 'length')} dry) ÷ laid`,
     );
     return `${lines.length > 1 ? 'The mean of ' : ''}${each.join(' and ')}.`;
   };
   const area = came.areaM2 === null ? 'not known' : showArea(came.areaM2, units);
-  const wall = `${showShare(came.wallShare)} of the wool lies in the wall, the rest in the fold-over`;
+  const wall = `${showShare(came.wallShare)} of the wool is in the wall, the rest in the fold-over`;
   return {
     along: axis('along'),
     across: axis('across'),
@@ -77,14 +77,14 @@ export const linesOf = (plan: Plan, came: Outcome, of: DryOutcome): Line[] => {
       dimension: 'length',
     })),
     {
-      name: 'shrinkage along',
+      name: 'shrinkage lengthwise',
       planned: plan.shrinkage.along,
       came: came.along,
       dimension: 'share',
       why: why.along,
     },
     {
-      name: 'shrinkage across',
+      name: 'shrinkage crosswise',
       planned: plan.shrinkage.across,
       came: came.across,
       dimension: 'share',

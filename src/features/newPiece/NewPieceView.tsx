@@ -22,15 +22,15 @@ const GROUPS: ReadonlyArray<readonly [Purpose, string]> = [
 ];
 
 const STARTS: ReadonlyArray<{ readonly value: StartFrom; readonly text: string }> = [
-  { value: 'size', text: 'the size it must have' },
-  { value: 'laidSize', text: 'a resist that is there' },
-  { value: 'grams', text: 'the wool that is left' },
+  { value: 'size', text: 'the size it should be' },
+  { value: 'laidSize', text: 'a resist you have' },
+  { value: 'grams', text: 'the wool you have left' },
 ];
 
 const SAID: Readonly<Record<StartFrom, string>> = {
-  size: 'Every measure can be changed in the next step.',
-  laidSize: 'The laid size is pinned: type that of your resist, and the finished size follows.',
-  grams: 'The wool in all is pinned: type what is left, and the size follows.',
+  size: 'You can change every measure in the next step.',
+  laidSize: 'The laid size is kept: type the size of your resist, and the finished size follows.',
+  grams: 'The total wool is kept: type how much you have, and the size follows.',
 };
 
 /** One thing that can be made: a form as it is offered. */
@@ -87,11 +87,11 @@ export const NewPieceView = () => {
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4">
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
-        <h1 className="text-3xl font-semibold">What will it be?</h1>
+        <h1 className="text-3xl font-semibold">What are you making?</h1>
         <TextField label="Find" className="w-44" value={wanted} onText={setWanted} />
         <div>
-          <p className="text-[13px] text-chalk">Begin from</p>
-          <Choice label="Begin from" value={from} options={STARTS} onChoose={setFrom} />
+          <p className="text-[13px] text-chalk">Start from</p>
+          <Choice label="Start from" value={from} options={STARTS} onChoose={setFrom} />
         </div>
       </div>
       <p className="mt-1 mb-4 max-w-prose text-chalk">{SAID[from]}</p>
@@ -107,7 +107,7 @@ export const NewPieceView = () => {
           </ul>
         </section>
       ))}
-      {groups.length === 0 && <p>Nothing is called that. Try “Your own shape”, or another word.</p>}
+      {groups.length === 0 && <p>Nothing found. Try another word, or “Your own shape”.</p>}
     </div>
   );
 };

@@ -1,7 +1,7 @@
 import { Link2, Pin } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { type ChainQuantity, linksOf } from '../../core/chain/quantities';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import { originOf } from '../../core/plan/explain';
 import { relaxedLink } from '../../core/plan/relaxedLink';
 import { planOf } from '../../core/plan/planOf';
@@ -15,7 +15,10 @@ import { useUndo } from '../../session/useUndo';
 import type { PieceContext } from '../../session/pieceContext';
 import { NumberField, type Read } from '../../ui/NumberField';
 import { reader, shrinkageReader } from '../../ui/readers';
-import { LINK, ORIGIN_WORDS } from './chainWords';
+import { AXIS_WORDS } from '../../words/axes';
+import { LINK_LABELS } from '../../words/links';
+import { LINK_FIELDS } from './linkFields';
+import { ORIGIN_WORDS } from '../../words/links';
 import { FirmnessScale } from './FirmnessScale';
 import { WhyLink } from './WhyLink';
 
@@ -35,7 +38,7 @@ const isGuess = ({ context, plan, link }: RowProps): boolean =>
 const labelOf = (plan: Plan, link: ChainQuantity): string => {
   const { size, laidName } = plan.kind;
   if (link === 'laidSize' && laidName !== undefined) return laidName;
-  return link === 'size' || link === 'laidSize' ? `${LINK[link].label} ${size.name}` : LINK[link].label;
+  return link === 'size' || link === 'laidSize' ? `${LINK_LABELS[link]} ${size.name}` : LINK_LABELS[link];
 };
 
 const PinButton = ({ context, link, plan }: RowProps) => {
@@ -45,9 +48,9 @@ const PinButton = ({ context, link, plan }: RowProps) => {
     <button
       type="button"
       aria-pressed={pinned}
-      aria-label={`Pin ${labelOf(plan, link)}`}
+      aria-label={`Keep ${labelOf(plan, link)}`}
       title={ORIGIN_WORDS[origin]}
-      onClick={() => context.changePlan(p => togglePin(p, link), { label: `pin ${LINK[link].label}` })}
+      onClick={() => context.changePlan(p => togglePin(p, link), { label: `keep ${LINK_LABELS[link]}` })}
       className={`relative z-10 grid size-8 shrink-0 place-items-center rounded-full border ${
         pinned
           ? 'border-ink bg-ink text-soap'
@@ -71,7 +74,7 @@ const ShrinkageFields = ({ context, plan, link, units }: RowProps) => (
     {(['along', 'across'] as const).map(axis => (
       <NumberField
         key={axis}
-        label={axis}
+        label={AXIS_WORDS[axis]}
         className="w-20"
         strong
         guess={isGuess({ context, plan, link, units })}
@@ -124,18 +127,18 @@ const useTellGaveWay = ({ context, plan, units }: Omit<RowProps, 'link'>): ((aft
     const next = planOf(after);
     if (link === null || !next.ok) return;
     const show = (v: number | undefined): string =>
-      v === undefined ? '—' : showQuantity(v, LINK[link].dimension, units);
+      v === undefined ? '—' : showQuantity(v, LINK_FIELDS[link].dimension, units);
     const [was, is] = [show(plan.values[link]), show(next.value.values[link])];
     if (was !== is)
       tell({
-        text: `${labelOf(plan, link)} gave way: ${was} became ${is}.`,
+        text: `${labelOf(plan, link)} changed to fit: ${was} became ${is}.`,
         action: { label: 'Put it back', run: undo },
       });
   };
 };
 
 const LinkField = ({ context, plan, link, units }: RowProps) => {
-  const { dimension, min, max, step } = LINK[link];
+  const { dimension, min, max, step } = LINK_FIELDS[link];
   const value = plan.values[link];
   const places = dimension === 'count' ? 1 : dimension === 'areal' ? 0 : undefined;
   const shown =
@@ -191,19 +194,20 @@ const Row = (props: RowProps) => {
 };
 
 const SHRINKAGE_FROM: Readonly<Record<PieceContext['piece']['shrinkageFrom'], string>> = {
-  practice: 'A third is common practice for a wool one does not know. A swatch tells more.',
-  wool: 'Offered from the finished pieces of this wool.',
+  practice: 'A third is common practice for a wool you do not know yet. A swatch tells you more.',
+  wool: 'Suggested from your finished pieces in this wool.',
   felter: 'Set by you.',
 };
 
-/** The chain of numbers: what is pinned, what is given, and what follows. */
+/** The chain of numbers: what is kept, what was typed, and what follows. */
 export const ChainPanel = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => (
   <section aria-labelledby="chain-title">
     <h2 id="chain-title" className="text-lg font-semibold">
-      Chain
+      Linked figures
     </h2>
     <p className="mb-2 text-[13px] text-chalk">
-      Type any figure; pin what must hold. Linked figures follow; pale ones are only usual practice.
+      Type any figure and keep the ones that must not change. The others follow; pale ones are just usual
+      practice.
     </p>
     <ul className="relative flex flex-col gap-1 before:absolute before:top-4 before:bottom-8 before:left-[15px] before:border-l-2 before:border-rim">
       {linksOf(plan.kind.body).map(link => (

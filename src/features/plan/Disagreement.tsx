@@ -3,10 +3,11 @@ import { setLink } from '../../core/plan/setLink';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import type { PieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
-import { LINK } from './chainWords';
+import { LINK_LABELS } from '../../words/links';
+import { LINK_FIELDS } from './linkFields';
 
 const show = (w: PinRemedy, units: UnitSystem, value: number): string =>
-  showQuantity(value, LINK[w.link].dimension, units);
+  showQuantity(value, LINK_FIELDS[w.link].dimension, units);
 
 const difference = (w: PinRemedy, units: UnitSystem): string => {
   const more = w.needs > w.pinned;
@@ -26,8 +27,10 @@ export const Disagreement = ({
   if (solution.status === 'free')
     return (
       <div role="alert" className="mb-3 border-l-4 border-now pl-3">
-        <p className="font-semibold">Not enough is fixed for the rest to follow.</p>
-        <p>Still free: {solution.free.map(l => LINK[l].label.toLowerCase()).join(', ')}. Type one of them.</p>
+        <p className="font-semibold">There is not enough to work out the rest.</p>
+        <p>
+          Still open: {solution.free.map(l => LINK_LABELS[l].toLowerCase()).join(', ')}. Type one of them.
+        </p>
       </div>
     );
   const { pinned } = context.piece.plan;
@@ -40,24 +43,27 @@ export const Disagreement = ({
     <div role="alert" className="mb-3 border-l-4 border-wanted pl-3">
       <p className="font-semibold">
         {worst && other
-          ? `${LINK[worst.link].label} ${show(worst, units, worst.pinned)} and ${LINK[other.link].label.toLowerCase()} ${show(other, units, other.pinned)} cannot both hold.`
-          : 'These pins cannot all hold.'}
+          ? `${LINK_LABELS[worst.link]} ${show(worst, units, worst.pinned)} and ${LINK_LABELS[other.link].toLowerCase()} ${show(other, units, other.pinned)} cannot both be true.`
+          : 'The figures you keep cannot all be true.'}
       </p>
-      <p>Held: {solution.pins.map(l => LINK[l].label.toLowerCase()).join(', ')}. One of them has to give:</p>
+      <p>
+        You keep: {solution.pins.map(l => LINK_LABELS[l].toLowerCase()).join(', ')}. One of them has to
+        change:
+      </p>
       <ul className="mt-1 flex flex-col gap-1">
         {solution.waysOut.map(w => (
           <li key={w.link}>
             <Button
               onClick={() =>
-                context.changePlan(p => setLink(p, w.link, w.needs), { label: LINK[w.link].label })
+                context.changePlan(p => setLink(p, w.link, w.needs), { label: LINK_LABELS[w.link] })
               }
             >
-              {LINK[w.link].label} {show(w, units, w.needs)}
+              {LINK_LABELS[w.link]} {show(w, units, w.needs)}
             </Button>{' '}
             <span className="text-chalk">{difference(w, units)}</span>
           </li>
         ))}
-        {solution.waysOut.length === 0 && <li>Let go of a pin, or change one of these figures.</li>}
+        {solution.waysOut.length === 0 && <li>Stop keeping one of them, or change one of these figures.</li>}
       </ul>
     </div>
   );

@@ -33,7 +33,7 @@ export const Facts = ({ plan, units }: { readonly plan: Plan; readonly units: Un
   return (
     <section aria-labelledby="facts-title" className="mt-4 w-full border-t border-rim pt-3">
       <h2 id="facts-title" className="sr-only">
-        Follows from the form
+        From the form
       </h2>
       <dl className="flex flex-col">
         {facts.map(fact => (

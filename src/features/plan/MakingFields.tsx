@@ -23,9 +23,9 @@ const SnapChoice = ({ context }: { readonly context: PieceContext }) => {
   const { units, snap } = context.settings;
   return (
     <span className="flex flex-col">
-      <span className="text-[13px] text-chalk">Dragging snaps to</span>
+      <span className="text-[13px] text-chalk">Snap dragging to</span>
       <Choice
-        label="Dragging snaps to"
+        label="Snap dragging to"
         value={snap}
         options={SNAP_NAMES.map(value => ({ value, text: SNAP_WORDS[units][value] }))}
         onChoose={value => change({ snap: value })}
@@ -43,7 +43,7 @@ export const MakingFields = ({ context, plan }: { readonly context: PieceContext
     <>
       <NumberField
         className="w-24"
-        label="Pieces alike"
+        label="How many alike"
         shown={String(pieces)}
         unit={pieces === 2 ? 'a pair' : ''}
         read={reader('count', units, { min: 1, max: MOST_ALIKE })}
@@ -74,8 +74,8 @@ export const MakingFields = ({ context, plan }: { readonly context: PieceContext
           </span>
           <Why of="inside or outside">
             <p>
-              Inside measures are those of what must fit. Measured over the wall, a width or a diameter is two
-              walls larger, a girth 2π walls, a height from a closed end one.
+              Inside measures are those of what has to fit in. Measured over the wall, a width or diameter is
+              two walls larger, a girth 2π walls, a height from a closed end one wall.
             </p>
           </Why>
         </span>
@@ -95,7 +95,7 @@ export const FaceChoice = (props: {
     <span className="flex flex-col">
       <span className="text-[13px] text-chalk">Drawn</span>
       <Choice
-        label="Face on the table"
+        label="Side on the table"
         value={String(props.face)}
         options={faces.map((f, i) => ({ value: String(i), text: f.name }))}
         onChoose={v => props.onFace(Number(v))}

@@ -103,7 +103,7 @@ export const OutlineNodes = (props: NodesProps) => {
   const at = screen[chosen];
   const next = screen[(chosen + 1) % screen.length];
   const where = current
-    ? `${current.round ? 'round' : 'corner'}, ${showQuantity(current.x, 'length', units)} along, ${showQuantity(current.y, 'length', units)} across`
+    ? `${current.round ? 'round' : 'corner'}, ${showQuantity(current.x, 'length', units)} lengthwise, ${showQuantity(current.y, 'length', units)} crosswise`
     : '';
   return (
     <g

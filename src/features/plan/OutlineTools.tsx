@@ -49,7 +49,7 @@ const PointTools = (props: ToolsProps) => {
         <Button onClick={add}>Add after</Button>
         <Button onClick={remove}>Remove</Button>
         <Button onClick={() => onChange(toggleRound(drawn, chosen), point.round ? 'a corner' : 'round')}>
-          {point.round ? 'Make a corner' : 'Make round'}
+          {point.round ? 'Make it a corner' : 'Make it round'}
         </Button>
         {props.isHollow && (
           <Button onClick={() => onChange(toggleOpen(drawn, chosen), 'open edge')}>
@@ -61,8 +61,8 @@ const PointTools = (props: ToolsProps) => {
         label="Symmetry"
         value={drawn.mirrored ? 'mirrored' : 'free'}
         options={[
-          { value: 'free', text: 'both sides free' },
-          { value: 'mirrored', text: 'mirrored along' },
+          { value: 'free', text: 'off' },
+          { value: 'mirrored', text: 'mirrored lengthwise' },
         ]}
         onChoose={v => {
           onChange(setMirrored(drawn, v === 'mirrored'), 'symmetry');
@@ -86,7 +86,7 @@ const FromFile = ({ units, onChange }: ToolsProps) => {
           file.read(read, points => onChange(outlineOf(points), 'outline from a file'));
         }}
       >
-        Read an outline from an SVG
+        Open an outline from an SVG
       </FileButton>
       {file.problems.length > 0 && (
         <ul role="alert" className="border-l-4 border-wanted pl-3">

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { stageOf } from '../../core/log/stageOf';
-import { ISSUES, issueText } from '../../core/issues';
+import { ISSUES, issueText } from '../../words/issues';
 import { originOf } from '../../core/plan/explain';
 import { makePlan, type Plan } from '../../core/plan/makePlan';
 import { draggedFineness, standInPlan } from '../../core/plan/whileEditing';
@@ -53,8 +53,8 @@ const woolFill = (role: Role): string | undefined =>
 const AlreadyLaid = ({ context }: { readonly context: PieceContext }) =>
   stageOf(context.entries, context.piece.result.finishedAt) === 'planned' ? null : (
     <p className="mb-3 border-l-4 border-now pl-3">
-      This piece is laid. A change here changes what the bench and the record measure it against; for another
-      one, use “Make again”.
+      This piece is laid. A change here changes what the bench measures it against. For another one, use “Make
+      again”.
     </p>
   );
 
@@ -80,7 +80,7 @@ const FoldedEdge = ({ surplus, units }: { readonly surplus: EdgeSurplus; readonl
       </p>
       <Why of="the folded edge">
         <p>
-          Finished, the edge is {showQuantity(edgeMm, 'length', units)} long and the middle of the face{' '}
+          When finished, the edge is {showQuantity(edgeMm, 'length', units)} long and the middle of the side{' '}
           {showQuantity(middleMm, 'length', units)}. Both become the same wall, so the edge must shrink that
           much more.
         </p>
@@ -94,7 +94,7 @@ const TURNED_PX = 150;
 /** The finished form beside its resist, shaded, to be turned. */
 const FinishedForm = ({ turned, colour }: { readonly turned: Turned; readonly colour: string }) => (
   <figure className="absolute bottom-6 left-9 flex flex-col items-center">
-    <Turning turned={turned} colour={colour} sizePx={TURNED_PX} label="Finished form, turn it" />
+    <Turning turned={turned} colour={colour} sizePx={TURNED_PX} label="Finished form: turn it" />
     <figcaption className="text-[13px] text-chalk">finished, drag to turn</figcaption>
   </figure>
 );

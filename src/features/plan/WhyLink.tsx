@@ -6,7 +6,8 @@ import { showArea } from '../../core/units/showArea';
 import { showVolume } from '../../core/units/showVolume';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { Why } from '../../ui/Why';
-import { LINK, ORIGIN_WORDS } from './chainWords';
+import { LINK_FIELDS } from './linkFields';
+import { LINK_LABELS, ORIGIN_WORDS, partWords } from '../../words/links';
 
 const figure = (input: FormulaInput, units: UnitSystem): string => {
   if (input.dimension === 'plain') return String(Number(input.value.toFixed(3)));
@@ -24,7 +25,8 @@ export const WhyLink = (props: {
   readonly more?: string;
 }) => {
   const { formula, inputs, origin } = explain(props.input, props.plan, props.link);
-  const { label, dimension } = LINK[props.link];
+  const { dimension } = LINK_FIELDS[props.link];
+  const label = LINK_LABELS[props.link];
   return (
     <Why of={label.toLowerCase()}>
       <p className="font-semibold">
@@ -43,7 +45,7 @@ export const WhyLink = (props: {
               <td className="pr-2 font-semibold">{i.symbol}</td>
               <td className="pr-3 text-right whitespace-nowrap">{figure(i, props.units)}</td>
               <td className="text-chalk">
-                {i.name}; {ORIGIN_WORDS[i.origin]}
+                {partWords(i.part, props.input.pieces)}; {ORIGIN_WORDS[i.origin]}
               </td>
             </tr>
           ))}

@@ -1,6 +1,6 @@
 import { stageOf } from '../../core/log/stageOf';
 import { setAxisShrinkage } from '../../core/plan/setLink';
-import { breedWarnings } from '../../core/wool/breeds';
+import { breedWarnings } from '../../words/breeds';
 import type { Piece } from '../../records/piece';
 import type { PieceContext } from '../../session/pieceContext';
 import { useExpectations, type WoolExpectation } from '../../session/useExpectation';

@@ -1,3 +1,4 @@
+import { AXIS_WORDS } from '../../words/axes';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PlanInput } from '../../core/plan/planInput';
 import { setAxisShrinkage, setMeasure } from '../../core/plan/setLink';
@@ -42,13 +43,13 @@ export const gripControls =
     if (target === 'shrinkage.along' || target === 'shrinkage.across') {
       const axis = target === 'shrinkage.along' ? 'along' : 'across';
       return {
-        label: `Shrinkage ${axis}`,
+        label: `Shrinkage ${AXIS_WORDS[axis]}`,
         value: plan.shrinkage[axis],
         text: `${showFigure(plan.shrinkage[axis], 'share', { units, places: 1 })} %`,
         min: 0.01,
         max: 0.8,
         step: SHRINKAGE_STEP,
-        set: (v, done) => set(p => setAxisShrinkage(p, axis, v), done, `shrinkage ${axis}`),
+        set: (v, done) => set(p => setAxisShrinkage(p, axis, v), done, `shrinkage ${AXIS_WORDS[axis]}`),
       };
     }
     if (target === 'foldOver')

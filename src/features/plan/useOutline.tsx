@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { drawnOnPiece } from '../../core/forms/drawnForm';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import { cleanOutline } from '../../core/outline/cleanOutline';
 import { selfCrossing } from '../../core/outline/crossing';
 import { curvedOutline } from '../../core/outline/curve';
@@ -46,7 +46,7 @@ export const useOutline = (of: {
     const clean = cleanOutline(curvedOutline(next).points, '');
     if (clean.ok) return set(p => setOutline(p, next), true, label);
     drop();
-    tell({ text: `${clean.issues.map(issueText).join(' ')} The outline was left as it was.` });
+    tell({ text: `${clean.issues.map(issueText).join(' ')} The outline is unchanged.` });
   };
   const { units, snap } = context.settings;
   const chosen = Math.min(picked, drawn.points.length - 1);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import type { Polygon } from '../../core/outline/polygon';
 import type { SvgOutlines } from '../../files/svgOutlines';
 import { useNotify } from '../../session/notices';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import { download } from '../../files/download';
 import { type ReadShelf, readShelfCsv, writeShelfCsv } from '../../files/shelfCsv';
 import { newWool, SORTS } from '../../records/wool';
@@ -34,7 +34,7 @@ const Problems = ({ problems }: { readonly problems: ReadShelf['problems'] }) =>
         ))}
         {problems.length > MOST_PROBLEMS && <li>… and {problems.length - MOST_PROBLEMS} more.</li>}
       </ul>
-      <p className="text-chalk">What could not be read as a figure stands in the notes of its wool.</p>
+      <p className="text-chalk">Anything that did not read as a number is in the notes of its wool.</p>
     </div>
   );
 
@@ -50,7 +50,7 @@ const useTable = () => {
     setSaid(null);
     if (!got.ok) return;
     const { added, changed } = await put(got.value.rows);
-    setSaid(`Read in: ${added} new, ${changed} brought up to date.`);
+    setSaid(`Imported: ${added} new, ${changed} updated.`);
   };
   return { problems, said, onFile: (file: File): void => void read(file).catch(failed) };
 };
@@ -111,7 +111,7 @@ export const ShelfView = () => {
               onPick={setSort}
             />
             <Select
-              label="In order of"
+              label="Sort by"
               value={order}
               options={wordOptions(ORDERS.map(o => o.value))}
               onPick={setOrder}
@@ -120,8 +120,8 @@ export const ShelfView = () => {
           {rows.length === 0 ? (
             <p className="max-w-prose flex-1">
               {all.some(w => w.deletedAt === null)
-                ? 'Nothing on the shelf is called that.'
-                : 'No wool here yet. Add one, or read a table of them in; choose it in a plan, and when the piece is in the record its shrinkage is learnt.'}
+                ? 'Nothing found on the shelf.'
+                : 'No wool here yet. Add one, or import a table. Choose it in a plan; when the piece is finished, Jorrit learns how much it shrinks.'}
             </p>
           ) : (
             <ShelfList wools={rows} chosen={chosen?.id ?? null} units={units} />
@@ -134,7 +134,7 @@ export const ShelfView = () => {
               Blend a colour
             </Link>
             <FileButton accept=".csv,text/csv" onPick={table.onFile}>
-              Read a CSV in
+              Import a CSV
             </FileButton>
           </div>
         </section>
@@ -143,7 +143,7 @@ export const ShelfView = () => {
         <section aria-label="This wool" className="min-w-0 flex-1 bg-steam px-6 py-4 lg:overflow-y-auto">
           {!roomy && (
             <Link to="/shelf" className={`${buttonClass('plain', 'dry')} mb-3`}>
-              All of the shelf
+              Whole shelf
             </Link>
           )}
           <WoolDetail key={chosen.id} wool={chosen} />

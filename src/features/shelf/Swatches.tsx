@@ -8,6 +8,7 @@ import {
   type UnitSystem,
 } from '../../core/units/units';
 import { swatchOutcome } from '../../core/wool/swatchOutcome';
+import { firmnessText } from '../../words/firmness';
 import { newSwatch, type Swatch } from '../../records/swatch';
 import type { Wool } from '../../records/wool';
 import { useWorkshop } from '../../session/workshop';
@@ -62,14 +63,14 @@ interface SwatchField<K> {
   readonly max: number;
 }
 const LAID: ReadonlyArray<SwatchField<keyof Swatch['laid']>> = [
-  { key: 'along', label: 'Along', dimension: 'length', max: 2000 },
-  { key: 'across', label: 'Across', dimension: 'length', max: 2000 },
+  { key: 'along', label: 'Lengthwise', dimension: 'length', max: 2000 },
+  { key: 'across', label: 'Crosswise', dimension: 'length', max: 2000 },
   { key: 'grams', label: 'Wool', dimension: 'mass', max: 2000 },
   { key: 'layers', label: 'Layers', dimension: 'count', max: 50 },
 ];
 const DRY: ReadonlyArray<SwatchField<Exclude<keyof Swatch['result'], 'finishedAt'>>> = [
-  { key: 'along', label: 'Along, dry', dimension: 'length', max: 2000 },
-  { key: 'across', label: 'Across, dry', dimension: 'length', max: 2000 },
+  { key: 'along', label: 'Lengthwise, dry', dimension: 'length', max: 2000 },
+  { key: 'across', label: 'Crosswise, dry', dimension: 'length', max: 2000 },
   { key: 'grams', label: 'Weight, dry', dimension: 'mass', max: 2000 },
   { key: 'thicknessMm', label: 'Thickness', dimension: 'thickness', max: 60 },
 ];
@@ -86,16 +87,18 @@ const SwatchRow = ({
   const change = useChangeSwatch();
   const deleteSwatch = useDeleteSwatch();
   const { nowIso } = useWorkshop();
-  const lay = (key: keyof Swatch['laid'], value: number): void =>
+  const lay = (key: keyof Swatch['laid'], label: string, value: number): void =>
     change(
       swatch.id,
       s => ({ ...s, laid: { ...s.laid, [key]: key === 'layers' ? Math.round(value) : value } }),
-      { label: `laid ${key}`, key: `laid ${key}` },
+      { label: `swatch ${at}: ${label}`, key: `laid ${key}` },
     );
-  const read = (key: keyof Swatch['result'], value: number | null): void => {
+  const read = (key: keyof Swatch['result'], label: string, value: number | null): void => {
     const now = nowIso();
-    const label = `dry ${key}`;
-    change(swatch.id, s => withReading(s, { [key]: value }, now), { label, key: label });
+    change(swatch.id, s => withReading(s, { [key]: value }, now), {
+      label: `swatch ${at}: ${label}`,
+      key: `dry ${key}`,
+    });
   };
   return (
     <li className="border-b border-rim py-2">
@@ -107,7 +110,7 @@ const SwatchRow = ({
             {...field}
             value={swatch.laid[key]}
             units={units}
-            onValue={value => lay(key, value)}
+            onValue={value => lay(key, field.label, value)}
           />
         ))}
         <Button
@@ -127,8 +130,8 @@ const SwatchRow = ({
             {...field}
             value={swatch.result[key]}
             units={units}
-            onValue={value => read(key, value)}
-            onEmpty={() => read(key, null)}
+            onValue={value => read(key, field.label, value)}
+            onEmpty={() => read(key, field.label, null)}
           />
         ))}
       </fieldset>
@@ -148,16 +151,16 @@ const Outcomes = (props: {
   return (
     <table className="mt-2 w-full text-right">
       <caption className="text-left text-[13px] text-chalk">
-        What they say{' '}
-        <Why of="what swatches say">
+        What they tell you{' '}
+        <Why of="what swatches tell you">
           <p>
-            Shrinkage is (laid − dry) ÷ laid, each way. Weight per area is the dry weight over the dry square;
-            where it was not weighed dry, all the wool is taken to have stayed. Firmness is that over the
+            Shrinkage is (laid − dry) ÷ laid, each way. Weight per area is the dry weight divided by the dry
+            area; if you did not weigh it dry, it counts all the wool. Firmness is that divided by the
             thickness.
           </p>
         </Why>
       </caption>
-      <HeadRow rows="swatch" columns={['laid', 'along', 'across', 'dry', 'thick', 'firmness']} />
+      <HeadRow rows="swatch" columns={['laid', 'lengthwise', 'crosswise', 'dry', 'thick', 'firmness']} />
       <tbody>
         {rows.map(({ name, swatch }) => {
           const o = swatchOutcome(swatch);
@@ -171,7 +174,7 @@ const Outcomes = (props: {
               <td>{shown(o.across, showShare)}</td>
               <td>{shown(o.arealFinished, v => showQuantity(v, 'areal', units))}</td>
               <td>{shown(o.thicknessMm, v => showQuantity(v, 'thickness', units))}</td>
-              <td>{shown(o.firmness, v => showQuantity(v, 'density', units))}</td>
+              <td>{shown(o.firmness, v => firmnessText(v, units))}</td>
             </tr>
           );
         })}
@@ -215,7 +218,7 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
       </div>
       {own.length === 0 && (
         <p className="text-[13px] text-chalk">
-          A square of known grams, felted as far as it goes and measured both ways, says what this wool does
+          A square of known weight, felted as far as it goes and measured both ways, shows what this wool does
           before a piece depends on it.
         </p>
       )}

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { breedWarnings, breedWords } from '../../core/wool/breeds';
+import { breedWarnings, breedWords } from '../../words/breeds';
 import { homeUnit, showFigure, showQuantity } from '../../core/units/units';
 import { woolsOf } from '../../records/piece';
 import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
@@ -23,7 +23,7 @@ const plain = (text: string, most: number) => {
   const value = Number(text.trim().replace(',', '.'));
   return Number.isFinite(value) && value > 0 && value <= most
     ? { ok: true as const, value }
-    : { ok: false as const, why: `A figure above 0, up to ${most}.` };
+    : { ok: false as const, why: `A number above 0, up to ${most}.` };
 };
 
 const Facts = ({ wool }: { readonly wool: Wool }) => {
@@ -75,14 +75,14 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
         onEmpty={() => put({ micron: null }, 'fineness')}
       />
       <NumberField
-        label="100 g cost"
+        label="Price per 100 g"
         shown={wool.per100g === null ? '' : String(wool.per100g)}
         read={text => plain(text, 100_000)}
         onValue={per100g => put({ per100g }, 'price')}
         onEmpty={() => put({ per100g: null }, 'price')}
       />
       <NumberField
-        label="A metre of its rope"
+        label="Weight of 1 m of top"
         shown={wool.ropeGPerM === null ? '' : String(wool.ropeGPerM)}
         unit="g"
         read={text => plain(text, 1000)}

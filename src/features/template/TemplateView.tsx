@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import type { Plan } from '../../core/plan/makePlan';
 import { DASHED_LINE } from '../../drawing/dashedLine';
 import { PAPER_NAMES, type Orientation, PAPERS, planSheets, type SheetPlan } from '../../drawing/sheets';
@@ -65,7 +65,7 @@ const SheetMarks = ({ sheets, view }: { readonly sheets: SheetPlan; readonly vie
   </g>
 );
 
-/** Letters of the gauge lines and names of cuts, where the template carries them. */
+/** Letters of the measuring lines and names of cuts, where the template carries them. */
 const TemplateWords = ({ template, view }: { readonly template: Template; readonly view: View }) => (
   <g aria-hidden="true">
     {template.words.map((w, i) => {
@@ -124,8 +124,8 @@ const useExports = (context: PieceContext, plan: Plan, half: boolean) => {
 
 const ORIENTATIONS: ReadonlyArray<{ readonly value: Orientation; readonly text: string }> = [
   { value: 'auto', text: 'fewest sheets' },
-  { value: 'upright', text: 'upright' },
-  { value: 'lying', text: 'lying' },
+  { value: 'upright', text: 'portrait' },
+  { value: 'lying', text: 'landscape' },
 ];
 
 /** The template as it is on the table: what is exported is what is seen. */
@@ -156,7 +156,7 @@ const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly pla
           <Table
             scene={scene}
             units={units}
-            label="Template over its sheets"
+            label="Template on its sheets"
             box={box}
             under={view => <SheetOutlines sheets={sheets} view={view} />}
             over={view => (
@@ -176,8 +176,8 @@ const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly pla
             <p className="text-chalk">
               {DASHED_LINE[plan.form.outlineIs]}
               {plan.form.outlineIs === 'resist' &&
-                ' The solid line round it is the wool with its fold-over.'}{' '}
-              The dotted line is the wanted size.
+                ' The solid line around it is the wool with its fold-over.'}{' '}
+              The dotted line is the target size.
             </p>
           </div>
           <div>
@@ -193,9 +193,9 @@ const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly pla
             />
           </div>
           <div>
-            <p className="mb-1 text-[13px] text-chalk">It lies</p>
+            <p className="mb-1 text-[13px] text-chalk">Orientation</p>
             <Choice
-              label="Paper lies"
+              label="Orientation"
               value={orientation}
               options={ORIENTATIONS}
               onChoose={value => changeSettings({ orientation: value })}
@@ -218,7 +218,7 @@ const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly pla
           <p className="text-3xl font-semibold">
             {n} {n === 1 ? 'sheet' : 'sheets'}
             <span className="ml-2 text-base font-normal text-chalk">
-              {sheets.columns} across, {sheets.rows} down, {sheets.landscape ? 'lying' : 'upright'}
+              {sheets.columns} across, {sheets.rows} down, {sheets.landscape ? 'landscape' : 'portrait'}
             </span>
           </p>
           {!sheets.isPrintable && (
@@ -244,10 +244,10 @@ const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly pla
             </p>
           )}
           <ul className="list-disc pl-5 text-sm">
-            <li>Print at 100 %, without “fit to page”.</li>
-            <li>Lay a ruler on the 100 mm line at the foot of a sheet before cutting.</li>
-            <li>Join sheets so that crosses of the same number meet.</li>
-            <li>Cut away from the other hand.</li>
+            <li>Print at 100 %, not “fit to page”.</li>
+            <li>Before you cut, check the 100 mm line at the foot of a sheet with a ruler.</li>
+            <li>Join the sheets so that crosses with the same number meet.</li>
+            <li>Cut away from your other hand.</li>
           </ul>
         </div>
       }
@@ -264,10 +264,10 @@ export const TemplateView = () => {
         <Drawn context={context} plan={context.plan.value} />
       </div>
       <p className="hidden p-8 text-xl print:block">
-        This page is not at true scale. Save the PDF, and print that at 100 %.
+        This page is not at true scale. Save the PDF and print it at 100 %.
       </p>
     </>
   ) : (
-    <p className="p-4">The plan has to be mended first.</p>
+    <p className="p-4">Fix the plan first.</p>
   );
 };

@@ -9,13 +9,13 @@ export const Batch = ({ pieces }: { readonly pieces: number }) => {
   return (
     <div className="mt-3 flex items-start gap-2">
       <p className="flex-1">
-        {several(sittings, 'sitting', 'sittings')} of {[...new Set(each)].join(' or ')}, water changed{' '}
+        {several(sittings, 'sitting', 'sittings')} of {[...new Set(each)].join(' or ')}, change the water{' '}
         {several(waterChanges, 'time', 'times')} between, {several(trays, 'tray', 'trays')} on the rack for
         about {rackHours} h.
       </p>
       <Why of="this batch">
         <p>
-          Hands stand about {BATCH_PRACTICE.perSitting} balls a sitting, water is dirty after about{' '}
+          Hands manage about {BATCH_PRACTICE.perSitting} balls in one sitting, the water is dirty after about{' '}
           {BATCH_PRACTICE.perWater}, and balls dry about a day: common practice, no published source.
         </p>
       </Why>

@@ -8,7 +8,11 @@ import { reader } from '../../ui/readers';
 import { namedOptions, Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 
-const KIND_WORDS = { motif: 'motif, yarn, locks', silk: 'silk, to be veiled', stem: 'stem or cord' } as const;
+const KIND_WORDS = {
+  motif: 'motif, yarn, locks',
+  silk: 'silk, under a veil of wool',
+  stem: 'stem or cord',
+} as const;
 
 /** What is laid beside the layers: each becomes a step in its place. */
 export const Decorations = (props: {
@@ -48,11 +52,11 @@ export const Decorations = (props: {
             {faces > 1 && (
               <Select
                 hideLabel
-                label={`Face of decoration ${i + 1}`}
+                label={`Side of decoration ${i + 1}`}
                 value={String(d.face)}
                 options={Array.from({ length: faces }, (_, f) => ({
                   value: String(f + 1),
-                  text: `face ${f + 1}`,
+                  text: `side ${f + 1}`,
                 }))}
                 onPick={face => change(d.id, { face: Number(face) })}
               />
@@ -72,7 +76,7 @@ export const Decorations = (props: {
               hideLabel
               label={`What decoration ${i + 1} is taken from`}
               value={d.woolId ?? ''}
-              options={namedOptions(wools, 'not of the shelf')}
+              options={namedOptions(wools, 'not from the shelf')}
               onPick={id => change(d.id, { woolId: id === '' ? null : id })}
             />
             <NumberField

@@ -49,7 +49,7 @@ const HandFields = ({ settings }: { readonly settings: Settings }) => {
         />
       ))}
       {guess && (
-        <p className="w-full text-[13px] text-chalk">Common practice, until you weigh ten of yours.</p>
+        <p className="w-full text-[13px] text-chalk">Common practice, until you weigh ten of your own.</p>
       )}
     </div>
   );
@@ -70,7 +70,7 @@ const Figures = ({ all }: { readonly all: ReadonlyArray<WayToLay & EvennessResul
         <tbody>
           {(
             [
-              ['uneven by, per cm²', e => `± ${showShare(e.variation)}`],
+              ['unevenness, per cm²', e => `± ${showShare(e.variation)}`],
               ['thinner than half', e => percent(e.thinShare)],
               ['holes, about', e => String(Math.round(e.holes))],
               ['edges against the middle', e => showShare(e.edgeShare)],
@@ -90,12 +90,12 @@ const Figures = ({ all }: { readonly all: ReadonlyArray<WayToLay & EvennessResul
         </tbody>
       </table>
       <p className="mt-2 text-[13px] text-chalk">
-        On the table: the stronger, the thicker; striped red is under half of the plan, full red nearly
-        nothing.
+        On the table: the stronger the colour, the thicker. Striped red is under half of the plan, solid red
+        almost nothing.
       </p>
       {edge < 0.97 && (
         <p className="mt-2">
-          Lay about {showShare(1 / edge - 1)} more along the outer 2 cm to have it as thick as the middle.
+          Lay about {showShare(1 / edge - 1)} more along the outer 2 cm to make it as thick as the middle.
         </p>
       )}
     </>
@@ -115,25 +115,25 @@ export const EvennessPanel = (props: {
     <section aria-labelledby="evenness" className="mt-5 border-t border-rim pt-3">
       <div className="flex items-center gap-2">
         <h2 id="evenness" className="flex-1 text-lg font-semibold">
-          How even will it lie?
+          How even will it be?
         </h2>
-        <Why of="so even">
+        <Why of="this evenness">
           <p>
-            Wisps of your size are scattered over this outline, layer upon layer, as many as the plan weighs,
-            six times over. The picture is one of them, darker where thicker, red where there is less than
-            half of the plan. Laying them like tiles, as a careful hand does, comes out more even than chance.
+            Wisps of your size are scattered over this outline, layer by layer, as many as the plan weighs,
+            six times over. The picture shows one of the six: darker is thicker, red is under half of the
+            plan. Laying them like tiles, as a careful hand does, comes out more even than chance.
           </p>
         </Why>
       </div>
       <HandFields settings={settings} />
       <div className="mt-3 flex flex-wrap gap-2">
         <Button onClick={() => run([ways[0]])} disabled={progress !== null}>
-          Lay it out
+          Try it out
         </Button>
         <Button onClick={() => run(ways)} disabled={progress !== null}>
           Compare with {inLayers(ways[1])}
         </Button>
-        {laid.length > 0 && <Button onClick={clear}>Put the picture away</Button>}
+        {laid.length > 0 && <Button onClick={clear}>Hide the picture</Button>}
       </div>
       {progress && (
         <p role="status" className="mt-2 flex items-center gap-3">

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { kitOf } from '../../core/batch/kitOf';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import type { FormPlan } from '../../core/forms/formKind';
 import { layMethodOf } from '../../core/plan/layMethodOf';
 import { laySteps } from '../../core/wool/layOrder';
@@ -15,15 +15,16 @@ import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
-import { layWords } from '../../ui/layWords';
+import { layWords } from '../../words/laying';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
+import { KIT_THINGS, WITH_CHILDREN } from '../../words/kit';
 import { scaleMass } from '../../core/units/scaleMass';
 
-const FEWEST = { heads: 1, spares: 0 } as const;
-const MOST_HEADS = 500;
+const FEWEST = { people: 1, spares: 0 } as const;
+const MOST_PEOPLE = 500;
 
-/** Kits for a class: a kit a head with spares, what to pack, the steps, and what only an adult does. */
+/** Kits for a class: a kit for each person, with spares, what to pack, the steps, and what only an adult does. */
 export const KitDialog = (props: {
   readonly context: PieceContext;
   readonly weigh: WeighPlan;
@@ -37,16 +38,15 @@ export const KitDialog = (props: {
   const { units } = context.settings;
   const { laying } = context.piece;
   const { stepG } = weigh;
-  const [heads, setHeads] = useState(8);
+  const [people, setPeople] = useState(8);
   const [spares, setSpares] = useState<number | null>(null);
   const [children, setChildren] = useState(false);
   const wools = useWools();
   const { tell, failed } = useNotify();
   const { workers } = useWorkshop();
   const kit = kitOf(weigh, {
-    heads,
+    people,
     ...(spares === null ? {} : { spares }),
-    children,
     onResist,
     ...pieceWools(context.piece),
   });
@@ -56,14 +56,14 @@ export const KitDialog = (props: {
   const sections: readonly ListSection[] = [
     {
       heading: `${kit.kits} kits, ${kit.spares} of them spare`,
-      lines: kit.wools.map(w => `${mass(w.each)} ${name(w.woolId)} in each, ${mass(w.all)} in all`),
+      lines: kit.wools.map(w => `${mass(w.each)} ${name(w.woolId)} in each, ${mass(w.all)} altogether`),
     },
-    { heading: 'To pack', lines: kit.packed.map(p => `${p.count} × ${p.name}`) },
+    { heading: 'To pack', lines: kit.packed.map(p => `${p.count} × ${KIT_THINGS[p.thing]}`) },
     {
       heading: 'Steps',
       lines: laySteps({ ...how, layers, ...laying }).map(s => layWords(s, { ...how, layers })),
     },
-    ...(kit.adultOnly.length > 0 ? [{ heading: 'With children', lines: kit.adultOnly }] : []),
+    ...(children ? [{ heading: 'With children', lines: WITH_CHILDREN }] : []),
   ];
   const save = (): void => {
     const title = `Kits: ${context.piece.name}`;
@@ -82,22 +82,22 @@ export const KitDialog = (props: {
         <div className="flex flex-wrap items-end gap-5">
           <NumberField
             className="w-20"
-            label="Heads"
-            shown={String(heads)}
-            read={reader('count', units, { min: FEWEST.heads, max: MOST_HEADS })}
-            onValue={v => setHeads(Math.round(v))}
+            label="People"
+            shown={String(people)}
+            read={reader('count', units, { min: FEWEST.people, max: MOST_PEOPLE })}
+            onValue={v => setPeople(Math.round(v))}
           />
           <NumberField
             className="w-20"
             label="Spare kits"
             guess={spares === null}
             shown={String(kit.spares)}
-            read={reader('count', units, { min: FEWEST.spares, max: MOST_HEADS })}
+            read={reader('count', units, { min: FEWEST.spares, max: MOST_PEOPLE })}
             onValue={v => setSpares(Math.round(v))}
             onEmpty={() => setSpares(null)}
           />
           <Choice
-            label="Who comes"
+            label="Who is coming"
             value={children ? 'children' : 'adults'}
             options={[
               { value: 'adults', text: 'adults' },
@@ -117,8 +117,8 @@ export const KitDialog = (props: {
           </section>
         ))}
         <p className="text-[13px] text-chalk">
-          Spares, bowls and soap are common practice. Follow the rules of the place, and what the makers of
-          soap and wool say.
+          Spares, bowls and soap are common practice. Follow the rules of the venue and the labels on the soap
+          and wool.
         </p>
         <Button look="main" onClick={save}>
           Save the list as PDF

@@ -4,7 +4,7 @@ import { FIBRE_LAYS, LAY_ORDERS, laySteps } from '../../core/wool/layOrder';
 import type { PieceContext } from '../../session/pieceContext';
 import { Choice } from '../../ui/Choice';
 import { Decorations } from './Decorations';
-import { layWords } from '../../ui/layWords';
+import { layWords } from '../../words/laying';
 
 const ORDER_WORDS = { all: 'all layers', two: 'two layers', one: 'one layer' } as const;
 const FIBRE_WORDS = {
@@ -31,9 +31,9 @@ export const LayUp = (props: {
     <div className="mb-4 flex flex-col gap-2">
       {faces > 1 && build === 'turned' && (
         <div>
-          <p className="text-[13px] text-chalk">Before each flip</p>
+          <p className="text-[13px] text-chalk">Before you turn it over</p>
           <Choice
-            label="Before each flip"
+            label="Before you turn it over"
             value={laying.order}
             options={LAY_ORDERS.map(value => ({ value, text: ORDER_WORDS[value] }))}
             onChoose={order => put({ order })}
@@ -41,9 +41,9 @@ export const LayUp = (props: {
         </div>
       )}
       <div>
-        <p className="text-[13px] text-chalk">Fibres lie</p>
+        <p className="text-[13px] text-chalk">Fibre direction</p>
         <Choice
-          label="Fibres lie"
+          label="Fibre direction"
           value={laying.fibres}
           options={FIBRE_LAYS.map(value => ({ value, text: FIBRE_WORDS[value] }))}
           onChoose={fibres => put({ fibres })}

@@ -1,6 +1,6 @@
 import type { fibreDirection } from '../../core/wool/layOrder';
 import { Choice } from '../../ui/Choice';
-import { directionWords } from '../../ui/table/LayerPattern';
+import { directionWords } from '../../words/laying';
 
 /** Which layer is shown on the drawing. */
 export const LayerChoice = ({

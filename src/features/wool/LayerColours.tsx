@@ -11,7 +11,7 @@ import { namedOptions, Select } from '../../ui/Select';
 
 const MOST_PARTS = 6;
 
-/** What the layer on the table is laid of: one wool or several, by their shares. */
+/** What the layer on the table is made of: one wool or several, by their shares. */
 export const LayerColours = ({
   context,
   layer,
@@ -32,7 +32,7 @@ export const LayerColours = ({
     );
   return (
     <fieldset className="mb-3">
-      <legend className="text-[13px] text-chalk">Layer {layer + 1} is laid of</legend>
+      <legend className="text-[13px] text-chalk">Layer {layer + 1} is made of</legend>
       <ul className="flex flex-col gap-1">
         {parts.map((part, i) => (
           <li key={i} className="flex flex-wrap items-end gap-2">

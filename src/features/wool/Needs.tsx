@@ -40,18 +40,18 @@ const WaysOut = (props: {
     <div className="text-[13px]">
       {share > LEAST_SHARE && (
         <p>
-          Enough would be: a piece {showShare(smaller)} smaller
+          It would be enough for a piece {showShare(smaller)} smaller
           {size === undefined ? '' : ` (${showQuantity(size * (1 - smaller), 'length', units)})`}
           {thickness === undefined || plan.form.solid
             ? ''
             : `; or felt ${showQuantity(thickness * share, 'thickness', units)} thick`}
-          ; or a smaller share of it in its layers.
+          ; or use less of it in its layers.
         </p>
       )}
       {substitute ? (
         <p className="flex flex-wrap items-center gap-2">
           <span>
-            Or {substitute.name} in layer {layerWords}, which is not seen:{' '}
+            Or {substitute.name} in layer {layerWords}, which does not show:{' '}
             {showQuantity(substitute.grams, 'mass', units)}.
           </span>
           <Button
@@ -62,11 +62,11 @@ const WaysOut = (props: {
               )
             }
           >
-            Lay it so
+            Do that
           </Button>
         </p>
       ) : (
-        !plan.form.solid && <p>No hidden layer and no other wool of the shelf would make up for it.</p>
+        !plan.form.solid && <p>No hidden layer and no other wool on the shelf would make up for it.</p>
       )}
     </div>
   );
@@ -124,7 +124,7 @@ export const Needs = (props: {
       {cost.sum > 0 && (
         <p className="pt-1 text-right text-[13px] text-chalk">
           costs {cost.sum.toFixed(2)}
-          {!cost.isWhole && ', without what has no price'}
+          {!cost.isWhole && ', not counting what has no price'}
         </p>
       )}
       {short.map(row => (
@@ -134,10 +134,10 @@ export const Needs = (props: {
               The shelf holds {showQuantity(row.left ?? 0, 'mass', units)} of {row.wool?.name}:{' '}
               {showQuantity(row.short, 'mass', units)} short.
             </span>
-            <Why of="it is short">
+            <Why of="short by">
               <p>
-                What is still to be weighed of it, {showQuantity(row.open, 'mass', units)} with its part of
-                the reserve, against what was counted on the shelf less what was weighed since.
+                What you still have to weigh of it, {showQuantity(row.open, 'mass', units)} with its part of
+                the reserve, compared with what was counted on the shelf minus what was weighed since.
               </p>
             </Why>
           </p>

@@ -11,7 +11,9 @@ interface PilesProps {
 /** How often the piles are weighed, where more than one piece is laid. */
 const Times = ({ times }: { readonly times: number }) =>
   times > 1 ? (
-    <p className="mb-1 font-semibold">Weigh all of this {times} times, alike: a pair wants equal grams.</p>
+    <p className="mb-1 font-semibold">
+      Weigh all of this {times} times, each the same: a pair needs equal weights.
+    </p>
   ) : null;
 
 /** What is weighed for each layer of each face. */
@@ -40,7 +42,7 @@ export const LayerPiles = ({ weigh, units, onResist }: PilesProps & { readonly o
         <tfoot className="text-right">
           <tr>
             <th scope="row" className="text-left font-normal">
-              face
+              side
             </th>
             {weigh.faces.map(f => (
               <td key={f.name} className="font-semibold">
@@ -64,7 +66,7 @@ const tooFine = (heap: FaceWeight, stepG: number): boolean =>
 export const SolidPiles = ({ weigh, units }: PilesProps) => (
   <table className="w-full">
     <caption className="text-left text-lg font-semibold">Weigh out</caption>
-    <HeadRow rows="heap" columns={['in all', 'each']} />
+    <HeadRow rows="pile" columns={['total', 'each']} />
     <tbody className="text-right text-lg">
       {weigh.faces.map(heap => (
         <tr key={heap.name} className="border-b border-rim align-baseline">
@@ -73,7 +75,7 @@ export const SolidPiles = ({ weigh, units }: PilesProps) => (
             {heap.equal > 1 && `, for ${heap.equal}`}
             {tooFine(heap, weigh.stepG) && (
               <span className="block text-[13px] text-chalk">
-                Too little for this scale one by one: weigh it together and part it by hand.
+                Too little for this scale one by one: weigh them together and divide by hand.
               </span>
             )}
           </th>

@@ -15,13 +15,13 @@ const WhyTotals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly con
   const reads = scaleMass(plan.scaleStepG, plan.scaleStepG, units);
   const scaleWords =
     weigh.stepG < plan.scaleStepG
-      ? `${step}, finer than the ${reads} your scale reads: weigh such light piles on a small scale, or several together and part them`
+      ? `${step}, finer than the ${reads} your scale reads: weigh such light piles on a small scale, or weigh several together and divide them`
       : `the ${step} your scale reads`;
   return (
     <Why of="these masses">
       <p>
-        <b>To lay {mass(weigh.total)}</b> — the chain’s wool in all{each}, {exact}, rounded to {scaleWords}.
-        Faces share it by their wool area, layers evenly; the odd step goes to what is laid first.
+        <b>To lay {mass(weigh.total)}</b> — the total wool of the plan{each}, {exact}, rounded to {scaleWords}
+        . Sides share it by their area, layers evenly; any odd step goes to what is laid first.
       </p>
       <p className="mt-1">
         <b>Reserve {mass(weigh.reserve)}</b> — {showQuantity(plan.reserveShare, 'share', units)} of it,

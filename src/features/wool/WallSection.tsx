@@ -1,6 +1,6 @@
 import type { fibreDirection } from '../../core/wool/layOrder';
 import type { FaceWeight } from '../../core/wool/weigh';
-import { directionWords } from '../../ui/table/LayerPattern';
+import { directionWords } from '../../words/laying';
 
 const ROW = 40;
 const WIDTH = 380;

@@ -53,7 +53,7 @@ const Connect = ({ scale }: { readonly scale: Scale }) => {
       />
       <Select
         hideLabel
-        label="A figure without a unit is in"
+        label="A number without a unit is in"
         value={settings.unit}
         options={wordOptions(['g', 'oz'] as const)}
         onPick={unit => setSettings({ ...settings, unit })}
@@ -77,7 +77,7 @@ const ScaleChoice = ({ scale }: { readonly scale: Scale }) => (
               {g > 0 ? `Put ${g} g on` : `Take ${-g} g off`}
             </Button>
           ))}
-        <Button onClick={scale.letGo}>Let the scale go</Button>
+        <Button onClick={scale.letGo}>Disconnect the scale</Button>
       </>
     )}
     {scale.trouble && (
@@ -134,11 +134,11 @@ const Now = (props: {
         </span>
       </p>
       {typed === null && props.isOldPile && (
-        <p>Take the last pile off, or press Tare, and lay the next one on.</p>
+        <p>Take the last pile off, or press Tare, and put the next one on.</p>
       )}
       {wool?.ropeGPerM && (
         <p className="text-lg">
-          Without a scale: {showQuantity((pile.wanted / wool.ropeGPerM) * 1000, 'length', units)} of its rope.
+          Without a scale: {showQuantity((pile.wanted / wool.ropeGPerM) * 1000, 'length', units)} of the top.
         </p>
       )}
       <div className="mt-3 flex flex-wrap items-end gap-4">
@@ -248,20 +248,18 @@ export const WeighOut = (props: {
           }}
         />
       ) : (
-        <p className="border-y-2 border-ink py-3 text-xl font-semibold">All of it is weighed.</p>
+        <p className="border-y-2 border-ink py-3 text-xl font-semibold">Everything is weighed.</p>
       )}
       {state.unequal.map(u => (
         <p key={`${u.face}${u.layer}`} role="alert" className="mt-2 border-l-4 border-wanted pl-3">
           {u.face}
-          {u.layer === null ? '' : `, layer ${u.layer}`}: the pieces alike differ by {mass(u.byG)}. A pair
-          wants equal grams.
+          {u.layer === null ? '' : `, layer ${u.layer}`}: the pieces differ by {mass(u.byG)}. A pair wants
+          equal grams.
         </p>
       ))}
       <div className="mt-2 flex flex-wrap gap-2">
         <Button onClick={labels}>Labels to print</Button>
-        {takeBack && (
-          <Button onClick={() => void bench.takeBack(takeBack.id)}>Take the last weighing back</Button>
-        )}
+        {takeBack && <Button onClick={() => void bench.takeBack(takeBack.id)}>Undo the last weighing</Button>}
       </div>
       {pieces > 1 && (
         <Select

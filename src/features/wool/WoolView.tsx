@@ -38,10 +38,10 @@ import { WeighOut } from './WeighOut';
 const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
   const how =
     split.into === 2
-      ? 'Halve each heap'
+      ? 'Halve each pile'
       : split.into === 3
-        ? 'Part each heap in thirds'
-        : `Part each heap in ${split.into} on the scale`;
+        ? 'Divide each pile in thirds'
+        : `Divide each pile in ${split.into} on the scale`;
   return `${how}: ${split.heaps} of ${showQuantity(grams / split.heaps, 'mass', units)}`;
 };
 
@@ -72,7 +72,7 @@ const Weighing = ({ context, weigh }: { readonly context: PieceContext; readonly
       />
       <NumberField
         className="w-28"
-        label="Wool that stays"
+        label="Wool that stays in"
         shown={showFigure(plan.keptShare, 'share', { units: units })}
         unit="%"
         read={reader('share', units, { min: 0.05, max: 1 })}
@@ -81,16 +81,16 @@ const Weighing = ({ context, weigh }: { readonly context: PieceContext; readonly
         }
       />
       <p className="w-full text-[13px] text-chalk">
-        Reserve 5–10 % and 97 % staying after rinsing and shaving are common practice.
+        A reserve of 5–10 % and 97 % left after rinsing and shaving are common practice.
         {!context.plan.ok || context.plan.value.form.solid
           ? ''
-          : ` ${weigh.parts} equal parts of about ${showQuantity(weigh.partGrams, 'mass', units)}, rounded so that the piles sum exactly.`}
+          : ` ${weigh.parts} equal parts of about ${showQuantity(weigh.partGrams, 'mass', units)}, rounded so that the piles add up exactly.`}
       </p>
     </div>
   );
 };
 
-/** Where the wool lies on the table: its own outline where there is a fold-over, else the laid one. */
+/** Where the wool goes on the table: its own outline where there is a fold-over, else the laid one. */
 const ringsOf = (scene: Scene | null): readonly Polygon[] => {
   const wool = scene?.shapes.filter(s => s.role === 'wool') ?? [];
   return (wool.length > 0 ? wool : (scene?.shapes.filter(s => s.role === 'laid') ?? [])).map(s => s.points);
@@ -113,7 +113,7 @@ export const WoolView = () => {
   const rings = useMemo(() => ringsOf(scene), [scene]);
   const plannedGsm = (plan.ok && plan.value.values.arealLaid) || 0;
   const layout = useEvenness({ rings, plannedGsm });
-  if (!plan.ok || !scene) return <p className="p-4">The plan has to be mended first.</p>;
+  if (!plan.ok || !scene) return <p className="p-4">Fix the plan first.</p>;
   const { weigh, form } = plan.value;
   const { units } = context.settings;
   const onResist = form.outlineIs === 'resist';
@@ -139,7 +139,7 @@ export const WoolView = () => {
           <Table
             scene={scene}
             units={units}
-            label="Where the wool lies"
+            label="Where the wool goes"
             showMarks={false}
             fillOf={simulated ? noFill : layerFill(scene)}
             under={view =>
@@ -169,7 +169,8 @@ export const WoolView = () => {
             <Needs context={context} plan={plan.value} weigh={weigh} piles={piles} />
             {context.wool?.form === 'fleece' && (
               <p className="mb-3 text-[13px] text-chalk">
-                Raw fleece: wash hands, cover cuts, keep it from food. Carding makes dust: air the room.
+                Raw fleece: wash your hands, cover cuts, keep it away from food. Carding makes dust: air the
+                room.
               </p>
             )}
             {form.solid ? (
@@ -185,7 +186,7 @@ export const WoolView = () => {
                 {facesDiffer && (
                   <div className="mb-3">
                     <Choice
-                      label="Face on the table"
+                      label="Side on the table"
                       value={String(face)}
                       options={form.faces.map((f, i) => ({ value: String(i), text: f.name }))}
                       onChoose={v => setFace(Number(v))}
@@ -197,7 +198,7 @@ export const WoolView = () => {
             )}
             {weigh.scheme.length > 0 && !(form.solid && weigh.faces.length > 1) && (
               <>
-                <h2 className="mt-4 text-lg font-semibold">Or part by hand</h2>
+                <h2 className="mt-4 text-lg font-semibold">Or divide by hand</h2>
                 <ol className="mb-4 list-decimal pl-6">
                   {weigh.scheme.map(split => (
                     <li key={split.heaps}>{splitWords(split, weigh.total, units)}</li>
@@ -239,7 +240,7 @@ export const WoolView = () => {
             )}
           </>
         ) : (
-          <p>Fix the chain first: the grams are still free.</p>
+          <p>Fix the linked figures first: the total wool is still open.</p>
         )
       }
     />

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { WayToLay } from '../../core/evenness/waysToLay';
 import type { Polygon } from '../../core/outline/polygon';
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import { useNotify } from '../../session/notices';
 import { useWorkshop } from '../../session/workshop';
 import type { Jobs } from '../../workers/protocol';

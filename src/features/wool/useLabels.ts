@@ -1,4 +1,4 @@
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import { download, fileName } from '../../files/download';
 import type { Label } from '../../files/labelsPdf';
 import { useNotify } from '../../session/notices';

@@ -15,7 +15,7 @@ export const BrokenPiece = ({ piece, why }: { readonly piece: Piece; readonly wh
       <Link to={`/pieces/${piece.id}/plan`} className="text-lg font-semibold underline">
         {piece.name}
       </Link>
-      <p>It cannot be drawn: {why}. Its plan can be mended.</p>
+      <p>It cannot be drawn: {why}. You can fix its plan.</p>
       <div className="flex gap-2">
         <Button
           onClick={() =>

@@ -55,7 +55,7 @@ const STAGE_PATH: Readonly<Record<Stage, string>> = { planned: 'plan', bench: 'b
 
 const stageWords = ({ context, progress }: PiecePlacement): string => {
   if (context === 'planned') return 'planned';
-  if (context === 'finished') return 'in the record';
+  if (context === 'finished') return 'finished';
   return progress === null
     ? 'on the bench, not yet measured'
     : `on the bench, ${Math.round(100 * progress)} % of the way`;
@@ -122,7 +122,7 @@ export const PieceOnTable = ({
         <span className="block text-lg font-semibold">{piece.name}</span>
         <span className="block">{stageWords(laid)}</span>
         <span className="block text-[13px] text-chalk">
-          {plan ? sizeWords(plan, laid, units) : 'plan to be mended'}
+          {plan ? sizeWords(plan, laid, units) : 'plan needs fixing'}
           {wool && ` · ${wool.name}`}
         </span>
       </span>

@@ -1,4 +1,4 @@
-import { issueText } from '../../core/issues';
+import { issueText } from '../../words/issues';
 import type { Unread } from '../../records/snapshot';
 import { nameOfUnread, useUnread } from '../../session/useUnread';
 import { Button } from '../../ui/Button';
@@ -40,7 +40,7 @@ export const Unreadable = () => {
         })}
       </ul>
       {unread.length > MOST && (
-        <p>… and {unread.length - MOST} more. All of them go into a saved workshop.</p>
+        <p>… and {unread.length - MOST} more. All of them go into the saved workshop.</p>
       )}
     </section>
   );

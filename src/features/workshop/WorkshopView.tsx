@@ -51,10 +51,10 @@ const grid = (pxPerMm: number, imperial: boolean): CSSProperties => {
 
 const Empty = () => (
   <div className="max-w-prose p-8">
-    <h2 className="text-3xl font-semibold">The table is clear.</h2>
+    <h2 className="text-3xl font-semibold">The table is empty.</h2>
     <p className="mt-2 text-lg">
-      Say what a piece must measure when it is finished. Jorrit says how large to lay it, how much wool to
-      weigh, and — once you roll — how far it has come.
+      Tell Jorrit how big a piece should be when it is finished. It tells you how large to lay it, how much
+      wool to weigh and, once you roll, how far along it is.
     </p>
     <Link to="/new" className={`${buttonClass('main', 'dry')} mt-4`}>
       Plan the first piece
@@ -70,7 +70,7 @@ export const WorkshopView = () => {
   const { units } = useSettings();
   const ids = useMemo(() => (pieces ?? []).map(p => p.id), [pieces]);
   const logs = useLogs(ids);
-  if (!pieces) return <p className="p-4">Reading …</p>;
+  if (!pieces) return <p className="p-4">Opening …</p>;
   if (pieces.length === 0)
     return (
       <>

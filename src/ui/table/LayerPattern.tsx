@@ -1,16 +1,9 @@
 import { useMemo } from 'react';
 import type { Box } from '../../core/outline/polygon';
-import type { fibreDirection } from '../../core/wool/layOrder';
 import { type Dash, radialDashes, strewnDashes } from '../../drawing/fibreDashes';
 import type { Role, Scene } from '../../drawing/scene';
 
 const HATCH_MM = 9;
-
-type Way = ReturnType<typeof fibreDirection>;
-
-/** Which way a layer's fibres lie, in words. */
-export const directionWords = (way: Way): string =>
-  way === 0 ? 'along' : way === 90 ? 'across' : way === 'radial' ? 'outwards' : 'every way';
 
 /** Fibres of a layer that lies one way, to scale, as a tile of its pattern. */
 const ONE_WAY = `M0 ${HATCH_MM / 4}h${3 * HATCH_MM}M${2 * HATCH_MM} ${(3 * HATCH_MM) / 4}h${2 * HATCH_MM}M0 ${(3 * HATCH_MM) / 4}h${HATCH_MM}`;

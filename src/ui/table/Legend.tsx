@@ -3,9 +3,9 @@ import type { Role, Scene } from '../../drawing/scene';
 const NAMES: Readonly<Partial<Record<Role, string>>> = {
   laid: 'laid',
   now: 'now',
-  wanted: 'wanted',
-  wool: 'wool with fold-over',
-  mouth: 'mouth, stays open',
+  wanted: 'target',
+  wool: 'wool with its fold-over',
+  mouth: 'opening, stays open',
   fold: 'fold line',
   opening: 'cut out of the resist',
   hardest: 'work this edge hardest',

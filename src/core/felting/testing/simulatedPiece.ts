@@ -67,7 +67,7 @@ export interface SimulatedPiece {
   readonly measure: () => readonly number[];
 }
 
-/** @param gaugesDeg directions of the gauge lines, degrees from along */
+/** @param gaugesDeg directions of the measuring lines, degrees from along */
 export const simulatedPiece = (
   random: Random,
   gaugesDeg: readonly number[],

@@ -18,7 +18,7 @@ export const bag: FormKind = {
     lengthSpec('width', 'Width', { hint: 'lying flat', min: 30, max: 2000, outside: OUTSIDE.across }),
     lengthSpec('corner', 'Round corners', { hint: 'radius at the bottom, 0 for square', min: 0, max: 500 }),
     lengthSpec('slot', 'Hand slot', {
-      hint: 'length of the cut in both faces, 0 for none',
+      hint: 'length of the cut in both sides, 0 for none',
       min: 0,
       max: 600,
     }),
@@ -45,7 +45,7 @@ export const bag: FormKind = {
           slot > 0
             ? [
                 {
-                  name: 'hand slot, both faces',
+                  name: 'hand slot, both sides',
                   line: [
                     { x, y: -slot / 2 },
                     { x, y: slot / 2 },

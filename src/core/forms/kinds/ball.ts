@@ -97,9 +97,9 @@ export const ball: FormKind = {
                 ]
               : [],
           hints: [
-            'Roll between the palms, always changing direction, light first and hard later.',
+            'Roll between your palms, always changing direction, lightly at first and harder later.',
             ...(core > 0
-              ? ['Felt the core until it holds; its cover joins best while both are still soft.']
+              ? ['Felt the core until it holds; the cover joins best while both are still soft.']
               : []),
           ],
         },

@@ -83,7 +83,7 @@ export const beadString: FormKind = {
     {
       id: 'follows',
       label: 'Worked out',
-      hint: 'which figure follows from the others',
+      hint: 'which figure is worked out from the others',
       min: 0,
       max: 2,
       scales: false,
@@ -95,7 +95,7 @@ export const beadString: FormKind = {
       ],
     },
   ],
-  objection: m => (measure(m, 'gap') < 0 ? 'So many beads are longer than the string.' : null),
+  objection: m => (measure(m, 'gap') < 0 ? 'That many beads are longer than the string.' : null),
   plan: (m, laying) => {
     const [d, n] = [measure(m, 'diameter'), Math.max(1, Math.round(measure(m, 'count')))];
     return planSolid(

@@ -31,7 +31,7 @@ export const bellHat: FormKind = {
   usual: { thicknessMm: 3, firmness: 0.2, layers: 4, shrinkage: 0.38 },
   specs: () => [
     lengthSpec('head', 'Head girth', {
-      hint: 'round forehead and back of the head',
+      hint: 'around the forehead and the back of the head',
       min: 250,
       max: 700,
       outside: OUTSIDE.girth,
@@ -43,7 +43,7 @@ export const bellHat: FormKind = {
       max: 400,
     }),
     lengthSpec('brim', 'Brim', { hint: 'head line to the edge', min: 10, max: 300 }),
-    lengthSpec('brimGirth', 'Brim girth', { hint: 'round the edge of the brim', min: 250, max: 2500 }),
+    lengthSpec('brimGirth', 'Brim girth', { hint: 'around the edge of the brim', min: 250, max: 2500 }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'hair and a band' }),
   ],
   objection: m => {
@@ -67,7 +67,9 @@ export const bellHat: FormKind = {
           alongHandle('brim', s, { at: CROWN_STATIONS + 2 }),
         ],
         more: {
-          hints: ['Stretch it wet over a block or a head as soon as it is firm: it dries as it is left.'],
+          hints: [
+            'Stretch it wet over a hat block or a head as soon as it is firm: it dries the way you leave it.',
+          ],
         },
       },
       laying,

@@ -23,7 +23,7 @@ const sideOf = (r: number, rise: number, inner: number): ProfilePoint[] =>
 export const beret: FormKind = {
   kind: 'beret',
   title: 'Beret',
-  purpose: 'a flat cap on a disc, by the girth of the head',
+  purpose: 'a flat cap on a disc, sized by the girth of the head',
   group: 'wear',
   faces: 2,
   body: 'sheet',
@@ -38,7 +38,7 @@ export const beret: FormKind = {
     {
       id: 'give',
       label: 'Give',
-      hint: 'how much the hole is cut smaller than the head (common practice)',
+      hint: 'how much smaller than the head the hole is cut (common practice)',
       min: 0,
       max: 0.3,
       scales: false,
@@ -57,7 +57,7 @@ export const beret: FormKind = {
     return planOnDisc(
       {
         diameter,
-        cuts: [roundCut('hole for the head, one face only', hole)],
+        cuts: [roundCut('hole for the head, one side only', hole)],
         edgeBecomes: Math.PI * measure(m, 'diameter'),
         turned: { profile: sideOf(r, rise, inner), mouth: 'down' },
         handles: [
@@ -77,7 +77,7 @@ export const beret: FormKind = {
             why: 'f × head girth × (1 − give); where the two directions shrink differently it is laid oval.',
           },
         ],
-        hints: ['Cut the hole small and widen it bit by bit: it cannot be made smaller.'],
+        hints: ['Cut the hole small and widen it bit by bit: you cannot make it smaller again.'],
       },
       laying,
     );

@@ -71,7 +71,7 @@ export const bootLiner: FormKind = {
       outside: OUTSIDE.girth,
     }),
     lengthSpec('top', 'Top girth', {
-      hint: 'round the leg at the top',
+      hint: 'around the leg at the top',
       min: 150,
       max: 700,
       outside: OUTSIDE.girth,
@@ -114,8 +114,8 @@ export const bootLiner: FormKind = {
         ],
         more: {
           hints: [
-            'Heel and instep are folded tightest: rub them first, roll them last on the bare mat.',
-            'Weigh the pair alike and measure both each round.',
+            'Heel and instep fold tightest: rub them first, and roll them last on the bare mat.',
+            'Weigh both of the pair the same, and measure both each round.',
           ],
         },
       },

@@ -32,7 +32,7 @@ export const bottleSleeve: FormKind = {
   usual: { thicknessMm: 3.5, firmness: 0.22, layers: 3 },
   specs: () => [
     lengthSpec('body', 'Body girth', {
-      hint: 'a string once round',
+      hint: 'a string once around',
       min: 60,
       max: 1500,
       outside: OUTSIDE.girth,
@@ -45,7 +45,7 @@ export const bottleSleeve: FormKind = {
     }),
     lengthSpec('shoulder', 'Shoulder', { hint: 'along the slope', min: 5, max: 500 }),
     lengthSpec('neck', 'Neck girth', {
-      hint: 'a string once round',
+      hint: 'a string once around',
       min: 30,
       max: 1500,
       outside: OUTSIDE.girth,

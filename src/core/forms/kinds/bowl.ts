@@ -37,7 +37,7 @@ export const bowl: FormKind = {
     return planOnDisc(
       {
         diameter,
-        cuts: [roundCut('mouth, one face only', mouth)],
+        cuts: [roundCut('opening, one side only', mouth)],
         edgeBecomes: Math.PI * Math.max(mouth, base),
         turned: { profile: profile(m), mouth: 'up' },
         handles: [
@@ -50,7 +50,9 @@ export const bowl: FormKind = {
           { measure: 'mouth', at: { x: 0, y: mouth / 2 }, towards: { x: 0, y: 1 }, rate: 2 },
         ],
         facts: [holdsAbout(profile(m))],
-        hints: ['Cut a hand’s width in the middle first; trim the mouth to its line when the wall stands.'],
+        hints: [
+          'First cut a hand’s width in the middle; trim the opening to its line when the wall stands up.',
+        ],
       },
       laying,
     );

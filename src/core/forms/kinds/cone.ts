@@ -1,3 +1,4 @@
+import { hemSpec } from '../hem';
 import { type FormKind, lengthSpec, measure, type Measures, OUTSIDE, type ProfilePoint } from '../formKind';
 import { alongHandle, girthHandle, planByGirths } from '../envelopeByGirths';
 import { stationsOf } from '../profile';
@@ -23,7 +24,7 @@ export const cone: FormKind = {
   faces: 2,
   body: 'sheet',
   size: { name: 'slant', of: slant },
-  defaults: { base: 120, height: 200 },
+  defaults: { base: 120, height: 200, hem: 0 },
   usual: { thicknessMm: 4, firmness: 0.24, layers: 4 },
   specs: m => [
     lengthSpec('base', 'Base', {
@@ -38,6 +39,7 @@ export const cone: FormKind = {
       max: 2000,
       outside: OUTSIDE.fromEnd / Math.sin(halfAngle(m)),
     }),
+    hemSpec(),
   ],
   objection: () => null,
   plan: (m, laying) => {
@@ -48,6 +50,7 @@ export const cone: FormKind = {
         stations: s,
         alongOnTable: 'down',
         isRound: true,
+        hemMm: measure(m, 'hem'),
         handles: [
           girthHandle('base', s, { at: 1, perGirth: Math.PI }),
           { ...along, towards: { x: -1, y: 0 }, rate: (2 * slant(m)) / measure(m, 'height') },

@@ -51,11 +51,10 @@ export const cord: FormKind = {
               name: 'to pull off',
               value: laidLength + fan,
               dimension: 'length',
-              why: 'length ÷ (1 − s), and the dry fan added.',
+              why: 'length ÷ (1 − s), plus the dry fan.',
             },
           ],
-          hints:
-            fan > 0 ? ['Keep the fan dry; it is spread into the layout, and the joint rubbed longest.'] : [],
+          hints: fan > 0 ? ['Keep the fan dry. Spread it into the layout, and rub the join longest.'] : [],
         },
       },
       laying,

@@ -26,7 +26,7 @@ export const cosy: FormKind = {
   usual: { thicknessMm: 5, firmness: 0.2, layers: 4 },
   specs: () => [
     lengthSpec('girth', 'Girth', {
-      hint: 'round handle and spout',
+      hint: 'around handle and spout',
       min: 60,
       max: 2500,
       outside: OUTSIDE.girth,
@@ -34,7 +34,7 @@ export const cosy: FormKind = {
     lengthSpec('crown', 'Crown', { hint: 'top to the widest, on the wall', min: 15, max: 800 }),
     lengthSpec('height', 'Wall height', { hint: 'crown to hem', min: 10, max: 1000 }),
     lengthSpec('hem', 'Hem girth', {
-      hint: 'round the open edge',
+      hint: 'around the open edge',
       min: 60,
       max: 2500,
       outside: OUTSIDE.girth,

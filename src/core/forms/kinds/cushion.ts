@@ -6,7 +6,7 @@ import { bothFaces, planEnvelope } from '../flatEnvelope';
 export const cushion: FormKind = {
   kind: 'cushion',
   title: 'Cushion',
-  purpose: 'a cushion cover, closed all round and cut to be filled',
+  purpose: 'a cushion cover, closed all around and cut open to be filled',
   group: 'home',
   faces: 2,
   body: 'sheet',
@@ -41,7 +41,7 @@ export const cushion: FormKind = {
         gaugeNames: ['length', 'width'],
         cuts: [
           {
-            name: x === 0 ? 'opening across the back, one face' : 'opening along the edge',
+            name: x === 0 ? 'opening across the back, one side' : 'opening along the edge',
             line: [
               { x, y: -cut / 2 },
               { x, y: cut / 2 },

@@ -6,7 +6,7 @@ import { planFlat } from '../flat';
 export const disc: FormKind = {
   kind: 'disc',
   title: 'Flat disc',
-  purpose: 'round seat pad, lid, brooch, or what must cover a back',
+  purpose: 'round seat pad, coaster, lid, brooch, or a cover for a brooch back',
   group: 'home',
   faces: 1,
   body: 'sheet',
@@ -16,7 +16,7 @@ export const disc: FormKind = {
   specs: () => [
     lengthSpec('diameter', 'Diameter', { hint: 'across the middle', min: 10, max: 5000 }),
     allowanceSpec('over', 'Past its back', {
-      hint: 'all round, where a brooch back or a plate must be covered',
+      hint: 'all around, to cover a brooch back or a plate',
     }),
     lengthSpec('strip', 'Folded-in edge', { hint: 'as laid, 0 for none', min: 0, max: 100, scales: false }),
   ],

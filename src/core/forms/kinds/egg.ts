@@ -62,7 +62,9 @@ export const egg: FormKind = {
           { measure: 'width', at: { x: 0, y: width / 2 }, towards: { x: 0, y: 1 }, rate: 2 },
         ],
         more: {
-          hints: ['Wrap it long from the first: a ball rolled one way only becomes a sausage with a seam.'],
+          hints: [
+            'Wrap it long from the start: a ball rolled one way only turns into a sausage with a seam.',
+          ],
         },
       },
       laying,

@@ -49,8 +49,8 @@ export const flatFlower: FormKind = {
         more: {
           cuts: cuts.map(c => ({ ...c, line: c.line.map(p => ({ x: p.x * laid.x, y: p.y * laid.y })) })),
           hints: [
-            'Lay it radially, thin towards the rim; a stem’s dry fan is spread in the middle first.',
-            'Cut the petals when it is prefelt, and heal each edge with soap at once.',
+            'Lay the wool outwards from the middle, thin towards the rim. Spread a stem’s dry fan in the middle first.',
+            'Cut the petals at the prefelt stage, and rub each cut edge with soap at once.',
           ],
         },
       },

@@ -3,18 +3,18 @@ import { bothFaces, planEnvelope } from '../flatEnvelope';
 import { drawnFinished, DRAWN_SPECS, drawnSize, FOOT, GLOVE } from '../drawnForm';
 
 const CLOSED =
-  'It is closed all round: cut one face open to take the resist out, or leave an edge of the outline open.';
+  'It is closed all around: cut one side open to take the resist out, or leave an edge of the outline open.';
 
 /** Free envelope: two faces of any outline over a resist; edges may be marked open. */
 export const freeEnvelope: FormKind = {
   kind: 'free-envelope',
   title: 'Free shape, hollow',
-  purpose: 'any outline over a resist: drawn, read from an SVG, or traced round a hand',
+  purpose: 'any outline over a resist: drawn, from an SVG, or traced around a hand',
   group: 'own',
   also: [
     {
       title: 'Round a traced foot',
-      purpose: 'a slipper or liner round the outline of a foot, with ease',
+      purpose: 'a slipper or liner around the outline of a foot, with ease',
       measures: { length: 260, width: 100, ease: 12 },
       outline: FOOT,
       pieces: 2,

@@ -6,7 +6,7 @@ import { drawnFinished, DRAWN_SPECS, drawnSize, LEAF } from '../drawnForm';
 export const freeSheet: FormKind = {
   kind: 'free-sheet',
   title: 'Free shape, flat',
-  purpose: 'any flat outline: drawn here, or read from an SVG',
+  purpose: 'any flat outline: drawn here, or from an SVG',
   group: 'own',
   faces: 1,
   body: 'sheet',

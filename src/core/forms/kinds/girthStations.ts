@@ -39,7 +39,7 @@ export const girthStations: FormKind = {
         max: 5000,
       }),
       lengthSpec(`girth${i}`, `Girth ${i}`, {
-        hint: i === 1 ? '0 where it closes to a point' : 'a string once round',
+        hint: i === 1 ? '0 where it closes to a point' : 'a string once around',
         min: i === 1 ? 0 : 1,
         max: 5000,
         outside: OUTSIDE.girth,

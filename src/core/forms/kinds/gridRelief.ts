@@ -31,11 +31,11 @@ const cuts = (m: Measures, scale: { x: number; y: number }): NamedLine[] => {
   const at = (x: number, y: number) => ({ x: x * scale.x, y: y * scale.y });
   return [
     ...lines('long').map((x, i) => ({
-      name: `bar ${i + 1} along, upper sheet`,
+      name: `bar ${i + 1} lengthwise, upper sheet`,
       line: [at(x, -reachY), at(x, reachY)],
     })),
     ...lines('wide').map((y, i) => ({
-      name: `bar ${i + 1} across, upper sheet`,
+      name: `bar ${i + 1} crosswise, upper sheet`,
       line: [at(-reachX, y), at(reachX, y)],
     })),
   ];
@@ -103,17 +103,27 @@ export const gridRelief: FormKind = {
     const follows = (which: number): { follows: boolean } => ({ follows: measure(m, 'follows') === which });
     const count = { min: 1, max: 60, scales: false, dimension: 'count' as const };
     return [
-      lengthSpec('long', 'Length', { hint: 'outer, along', min: 20, max: 5000, ...follows(FOLLOWS.outer) }),
-      lengthSpec('wide', 'Width', { hint: 'outer, across', min: 20, max: 5000, ...follows(FOLLOWS.outer) }),
-      lengthSpec('longCells', 'Cells along', { hint: 'how many', ...count }),
-      lengthSpec('wideCells', 'Cells across', { hint: 'how many', ...count }),
-      lengthSpec('longCell', 'Cell, along', {
+      lengthSpec('long', 'Length', {
+        hint: 'outer, lengthwise',
+        min: 20,
+        max: 5000,
+        ...follows(FOLLOWS.outer),
+      }),
+      lengthSpec('wide', 'Width', {
+        hint: 'outer, crosswise',
+        min: 20,
+        max: 5000,
+        ...follows(FOLLOWS.outer),
+      }),
+      lengthSpec('longCells', 'Cells lengthwise', { hint: 'how many', ...count }),
+      lengthSpec('wideCells', 'Cells crosswise', { hint: 'how many', ...count }),
+      lengthSpec('longCell', 'Cell, lengthwise', {
         hint: 'opening',
         min: 1,
         max: 2000,
         ...follows(FOLLOWS.cells),
       }),
-      lengthSpec('wideCell', 'Cell, across', {
+      lengthSpec('wideCell', 'Cell, crosswise', {
         hint: 'opening',
         min: 1,
         max: 2000,
@@ -121,13 +131,13 @@ export const gridRelief: FormKind = {
       }),
       lengthSpec('bar', 'Bars', { hint: 'between two cells', min: 0.5, max: 500, ...follows(FOLLOWS.bar) }),
       lengthSpec('border', 'Border', {
-        hint: 'round the outside',
+        hint: 'around the outside',
         min: 0,
         max: 1000,
         ...follows(FOLLOWS.border),
       }),
       choice('follows', 'Worked out', {
-        hint: 'which figure follows from the others',
+        hint: 'which figure is worked out from the others',
         max: 3,
         options: [
           { value: FOLLOWS.cells, text: 'cells' },
@@ -184,39 +194,37 @@ export const gridRelief: FormKind = {
         more: {
           facts: [
             {
-              name: 'cell as cut, along',
+              name: 'cell as cut, lengthwise',
               value: longCell * cut.x,
               dimension: 'length',
               why: 'The opening in the grid.',
             },
             {
-              name: 'cell as cut, across',
+              name: 'cell as cut, crosswise',
               value: wideCell * cut.y,
               dimension: 'length',
               why: 'The opening in the grid.',
             },
             {
-              name: 'cell finished, along',
+              name: 'cell finished, lengthwise',
               value: longCell * shrunk.x,
               dimension: 'length',
-              why: 'The opening × (1 − s along).',
+              why: 'The opening × (1 − s lengthwise).',
             },
             {
-              name: 'cell finished, across',
+              name: 'cell finished, crosswise',
               value: wideCell * shrunk.y,
               dimension: 'length',
-              why: 'The opening × (1 − s across).',
+              why: 'The opening × (1 − s crosswise).',
             },
             {
               name: 'felted together',
               value: (n * longCell * wideCell) / (measure(m, 'long') * measure(m, 'wide')),
               dimension: 'share',
-              why: 'Area of the cells ÷ area of the grid: there the two sheets become one.',
+              why: 'Area of the cells ÷ area of the grid: where the two sheets become one.',
             },
           ],
-          hints: [
-            'Cut the upper sheet down the middle of each bar, a little at a time, and not into the grid.',
-          ],
+          hints: ['Cut the upper sheet down the middle of each bar, a little at a time, not into the grid.'],
         },
       },
       laying,

@@ -71,20 +71,20 @@ export const mitten: FormKind = {
   specs: () => [
     lengthSpec('hand', 'Hand length', { hint: 'wrist to the longest fingertip', min: 60, max: 300 }),
     lengthSpec('girth', 'Hand girth', {
-      hint: 'round the knuckles, without the thumb',
+      hint: 'around the knuckles, without the thumb',
       min: 80,
       max: 400,
       outside: OUTSIDE.girth,
       table: GLOVE_SIZES,
     }),
     lengthSpec('wrist', 'Wrist girth', {
-      hint: 'over the hand’s widest if it must slip on',
+      hint: 'over the widest part of the hand, if it has to slip on',
       min: 80,
       max: 400,
     }),
     lengthSpec('cuff', 'Cuff', { hint: 'beyond the wrist', min: 5, max: 400 }),
-    allowanceSpec('ease', 'Ease of girth', { hint: 'room to move, and to slip in' }),
-    allowanceSpec('tip', 'Room at the tips', { hint: 'so that fingers do not push through', max: 60 }),
+    allowanceSpec('ease', 'Ease of girth', { hint: 'room to move and to slip in' }),
+    allowanceSpec('tip', 'Room at the tips', { hint: 'so that the fingers do not push through', max: 60 }),
   ],
   objection: () => null,
   plan: (m, laying) => {
@@ -105,7 +105,7 @@ export const mitten: FormKind = {
         more: {
           hints: [
             'Turn the template over for the other hand.',
-            'The crotch of the thumb is folded tightest: rub it first and longest.',
+            'The fold between thumb and hand is tightest: rub it first and longest.',
           ],
         },
       },

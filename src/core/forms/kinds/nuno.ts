@@ -22,12 +22,12 @@ export const nuno: FormKind = {
   defaults: { length: 1500, width: 250, share: 0.6, cloth: 20, veil: 0.15 },
   usual: { thicknessMm: 1, firmness: 0.12, layers: 2, shrinkage: 0.35 },
   specs: () => [
-    lengthSpec('length', 'Length', { hint: 'along, finished', min: 50, max: 5000 }),
-    lengthSpec('width', 'Width', { hint: 'across, finished', min: 20, max: 3000 }),
+    lengthSpec('length', 'Length', { hint: 'lengthwise, finished', min: 50, max: 5000 }),
+    lengthSpec('width', 'Width', { hint: 'crosswise, finished', min: 20, max: 3000 }),
     {
       id: 'share',
       label: 'Wool covers',
-      hint: 'share of the cloth that carries wool',
+      hint: 'share of the cloth that has wool on it',
       min: 0.05,
       max: 1,
       scales: false,
@@ -37,7 +37,7 @@ export const nuno: FormKind = {
     {
       id: 'veil',
       label: 'Veil over silk',
-      hint: 'share laid with loose silk or plant fibre, to be netted down with wool',
+      hint: 'share covered with loose silk or plant fibre, held down by a net of wool',
       min: 0,
       max: 1,
       scales: false,
@@ -64,14 +64,14 @@ export const nuno: FormKind = {
               name: 'cloth, width cut',
               value: width * across,
               dimension: 'length',
-              why: 'width ÷ (1 − s across).',
+              why: 'width ÷ (1 − s crosswise).',
             },
             { name: 'cloth', value: clothG, dimension: 'mass', why: 'Area cut × its weight.' },
             {
               name: 'cloth when gathered',
               value: measure(m, 'cloth') * along * across,
               dimension: 'areal',
-              why: 'Its weight ÷ (1 − s along)(1 − s across): the same cloth on less area.',
+              why: 'Its weight ÷ (1 − s lengthwise)(1 − s crosswise): the same cloth on less area.',
             },
             {
               name: 'area to veil',
@@ -81,8 +81,8 @@ export const nuno: FormKind = {
             },
           ],
           hints: [
-            'Rub until hairs stand on the back of the cloth before anything is rolled.',
-            'Dry-looking bubbly crêpe all over the back says it is done.',
+            'Before you roll, rub until hairs show on the back of the cloth.',
+            'It is done when the back is bubbly crêpe all over, and looks dry.',
           ],
         },
       },

@@ -11,7 +11,7 @@ const FLATTEST = 2 / Math.PI;
 export const pod: FormKind = {
   kind: 'pod',
   title: 'Pod on a ball',
-  purpose: 'a pod, lantern or nest, felted round a ball or balloon',
+  purpose: 'a pod, lantern or nest, felted around a ball or balloon',
   group: 'hold',
   faces: 1,
   body: 'sheet',
@@ -21,13 +21,13 @@ export const pod: FormKind = {
   usual: { thicknessMm: 4, firmness: 0.24, layers: 4, shrinkage: 0.3 },
   specs: () => [
     lengthSpec('girth', 'Girth', {
-      hint: 'a string once round its middle',
+      hint: 'a string once around the middle',
       min: 60,
       max: 3000,
       outside: OUTSIDE.girth,
     }),
     lengthSpec('over', 'Over the poles', {
-      hint: 'a string once round over top and bottom; a balloon is no sphere',
+      hint: 'a string once around over top and bottom; a balloon is not a perfect sphere',
       min: 60,
       max: 3000,
       outside: OUTSIDE.girth,
@@ -60,9 +60,9 @@ export const pod: FormKind = {
       outlineIs: 'ball',
       finished,
       laid: outline,
-      faces: [{ name: 'all round', outline, wool: [points], netMm2: woolMm2, woolMm2 }],
+      faces: [{ name: 'all around', outline, wool: [points], netMm2: woolMm2, woolMm2 }],
       gauges: [
-        gaugeLine({ id: 'A', name: 'girth round the middle', axis: 'along', wanted: girth }, laying, [
+        gaugeLine({ id: 'A', name: 'girth around the middle', axis: 'along', wanted: girth }, laying, [
           { x: -r * fy, y: 0 },
           { x: r * fy, y: 0 },
         ]),
@@ -79,7 +79,7 @@ export const pod: FormKind = {
         mouth > 0
           ? [
               {
-                name: 'mouth, about the top',
+                name: 'opening, at the top',
                 line: [
                   { x: (-mouth / 2) * fy, y: -top },
                   { x: (mouth / 2) * fy, y: -top },
@@ -89,7 +89,7 @@ export const pod: FormKind = {
           : [],
       finishedMm2: spheroidArea(wide, poles),
       facts: [
-        { name: 'ball, across', value: ball.across, dimension: 'length', why: 'girth as laid ÷ π.' },
+        { name: 'ball, width', value: ball.across, dimension: 'length', why: 'girth as laid ÷ π.' },
         {
           name: 'ball, pole to pole',
           value: ball.poles,
@@ -104,8 +104,8 @@ export const pod: FormKind = {
         },
       ],
       hints: [
-        'A balloon yields as the felt tightens: let air out little by little, and measure both girths.',
-        'Cut a little at a time, when it is prefelt and the skin holds.',
+        'A balloon gives as the felt tightens: let air out little by little, and measure both girths.',
+        'Cut a little at a time, at the prefelt stage, when the skin holds.',
       ],
       turned: { profile: ellipsoidProfile(poles, wide), mouth: 'up' },
       alongOnTable: 'right',

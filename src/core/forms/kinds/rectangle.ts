@@ -2,11 +2,11 @@ import { box } from '../../outline/shapes';
 import { type FormKind, lengthSpec, measure } from '../formKind';
 import { planFlat } from '../flat';
 
-/** Rectangle: seat pad, lamp band, mat, panel. */
+/** Rectangle: seat pad, coaster, lamp band, mat, wall hanging. */
 export const rectangle: FormKind = {
   kind: 'rectangle',
   title: 'Flat rectangle',
-  purpose: 'seat pad, lamp band, mat, panel',
+  purpose: 'seat pad, coaster, lamp band, mat, wall hanging',
   group: 'home',
   also: [
     {

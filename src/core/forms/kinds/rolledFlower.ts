@@ -14,7 +14,7 @@ const rollOf = (m: Measures): number => measure(m, 'tube') + 2 * measure(m, 'lay
 export const rolledFlower: FormKind = {
   kind: 'rolled-flower',
   title: 'Rolled flower',
-  purpose: 'a strip rolled round a tube: a rose, a bud',
+  purpose: 'a strip rolled around a tube: a rose, a bud',
   group: 'flower',
   faces: 1,
   body: 'sheet',
@@ -25,7 +25,7 @@ export const rolledFlower: FormKind = {
   specs: () => [
     lengthSpec('height', 'Height', { hint: 'height of the flower', min: 10, max: 600 }),
     lengthSpec('turns', 'Turns', {
-      hint: 'how often it goes round',
+      hint: 'how many times it goes around',
       min: 1,
       max: 60,
       scales: false,
@@ -63,7 +63,7 @@ export const rolledFlower: FormKind = {
               name: 'strip length',
               value: laid,
               dimension: 'length',
-              why: 'Length of an Archimedean spiral of so many turns, each a laid thickness further out, round the tube.',
+              why: 'Length of an Archimedean spiral with this many turns around the tube, each one laid thickness further out.',
             },
             {
               name: 'roll as laid',
@@ -74,7 +74,7 @@ export const rolledFlower: FormKind = {
           ],
           hints: [
             'Outer turns felt first, inner ones last: lay the colours from the outside of the flower to its heart.',
-            'Leave it rolled overnight, and roll again; it takes about an hour of rolling (common practice).',
+            'Leave it rolled overnight, then roll again; it takes about an hour of rolling (common practice).',
           ],
         },
       },

@@ -16,7 +16,7 @@ const profile = (m: Measures): ProfilePoint[] => {
 export const roundProfile: FormKind = {
   kind: 'round-profile',
   title: 'By diameters',
-  purpose: 'any round hollow piece, its profile drawn by heights and diameters',
+  purpose: 'any round hollow piece, drawn by heights and diameters',
   group: 'own',
   faces: 2,
   body: 'sheet',

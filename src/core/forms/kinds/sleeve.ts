@@ -20,7 +20,7 @@ export const sleeve: FormKind = {
   also: [
     {
       title: 'Cup sleeve',
-      purpose: 'one sleeve round a cup or jar',
+      purpose: 'one sleeve around a cup or jar',
       group: 'hold',
       pieces: 1,
       measures: { first: 230, last: 260, length: 80, ease: 0 },
@@ -34,13 +34,13 @@ export const sleeve: FormKind = {
   specs: () => [
     lengthSpec('length', 'Length', { hint: 'from mouth to mouth', min: 20, max: 2000 }),
     lengthSpec('first', 'Girth at one end', {
-      hint: 'a string once round',
+      hint: 'a string once around',
       min: 40,
       max: 2500,
       outside: OUTSIDE.girth,
     }),
     lengthSpec('last', 'Girth at the other', {
-      hint: 'a string once round',
+      hint: 'a string once around',
       min: 40,
       max: 2500,
       outside: OUTSIDE.girth,

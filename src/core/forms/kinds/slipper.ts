@@ -64,7 +64,7 @@ export const slipper: FormKind = {
     ...FOOT_SPECS,
     allowanceSpec('toe', 'Room at the toe', { hint: 'so that the toes do not touch', max: 40 }),
     allowanceSpec('rise', 'Toe and heel rise', {
-      hint: 'the way up over toe and heel, half of each',
+      hint: 'the way up over the toe and heel, half of each',
       max: 100,
     }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'for a sock', max: 80 }),
@@ -81,7 +81,7 @@ export const slipper: FormKind = {
         alongOnTable: 'down',
         cuts: [
           {
-            name: 'opening, upper face only',
+            name: 'opening, upper side only',
             line: [
               { x: OPENING.from * length, y: 0 },
               { x: OPENING.to * length, y: 0 },
@@ -91,8 +91,8 @@ export const slipper: FormKind = {
         handles: [alongHandle('foot', s, { at: s.length - 1 }), girthHandle('ball', s, { at: ballAt })],
         more: {
           hints: [
-            'Weigh the pair alike and measure both each round: work the larger one alone.',
-            'Lay one layer more on the sole face where it is walked on.',
+            'Weigh both of the pair the same, measure both each round, and work the larger one on its own.',
+            'Lay one extra layer on the sole side, where it is walked on.',
           ],
         },
       },

@@ -60,7 +60,7 @@ export const trumpetFlower: FormKind = {
       const side = part < 1 ? part : 2 - part;
       const y = (girth: number): number => (side - 0.5) * (girth / 2);
       return {
-        name: `petal ${i + 1}, ${part < 1 ? 'face 1' : 'face 2'}`,
+        name: `petal ${i + 1}, ${part < 1 ? 'side 1' : 'side 2'}`,
         line: [
           { x: end.along, y: y(end.girth) },
           { x: end.along - depth, y: y(girthAt(end.along - depth)) },
@@ -79,7 +79,7 @@ export const trumpetFlower: FormKind = {
           alongHandle('height', s, { at: s.length - 1 }),
         ],
         more: {
-          hints: ['A stem’s dry fan is spread over the closed end first, and its joint rubbed longest.'],
+          hints: ['Spread a stem’s dry fan over the closed end first, and rub the join longest.'],
         },
       },
       laying,

@@ -33,7 +33,7 @@ export const twoBowls: FormKind = {
         yields: 2,
         cuts: [
           {
-            name: 'right across, both faces',
+            name: 'straight across, both sides',
             line: [
               { x: 0, y: -a },
               { x: 0, y: a },
@@ -55,10 +55,10 @@ export const twoBowls: FormKind = {
             name: 'wool beside a ball’s',
             value: WOOL_OF_DISC_OVER_BALL,
             dimension: 'plain',
-            why: 'π²/8: a closed disc carries so much more wool than the ball it would become.',
+            why: 'π²/8: a closed disc carries that much more wool than the ball it would become.',
           },
         ],
-        hints: ['Turn one bowl over for the other; heal each rim with soap as soon as it is cut.'],
+        hints: ['Turn one bowl over to get the other; rub each rim with soap as soon as it is cut.'],
       },
       laying,
     );

@@ -41,7 +41,7 @@ export const vessel: FormKind = {
     {
       id: 'bellyUp',
       label: 'Belly height',
-      hint: 'share of the height at which it is widest',
+      hint: 'how far up it is widest, as a share of the height',
       min: 0.1,
       max: 0.75,
       scales: false,

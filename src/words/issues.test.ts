@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { issue, ISSUES, issueText } from './issues';
+import { issue } from '../core/issues';
+import { ISSUES, issueText } from './issues';
 
 const table = readFileSync(new URL('../../docs/issues.md', import.meta.url), 'utf8')
   .split('\n')
@@ -19,7 +20,7 @@ describe('the catalogue of issues', () => {
   it('puts an issue in one sentence with its place', () => {
     const it1 = issue('OUT_OF_RANGE', 'plan.shrinkage.along', { got: 1.2, detail: 'From 0 to below 0.95.' });
     expect(issueText(it1)).toBe(
-      'This figure lies outside what is possible here. From 0 to below 0.95. (plan.shrinkage.along: 1.2)',
+      'This number is outside what is possible here. From 0 to below 0.95. (plan.shrinkage.along: 1.2)',
     );
     expect(issueText(issue('FILE_NOT_JSON', ''))).toBe('This file cannot be read as JSON.');
     expect(issue('FILE_INVALID', 'x', { got: { a: 1 } }).got).toBe('{"a":1}');

@@ -1,0 +1,87 @@
+import type { ProposedAct, Reason } from '../core/advice/proposedAct';
+import { actWords, controlOf } from '../core/acts/act';
+import type { PieceWording } from '../core/acts/actSpec';
+import { inDirection, onFace, times } from '../core/acts/actWords';
+import { showQuantity, type UnitSystem } from '../core/units/units';
+import { recipeStepWords } from '../core/recipe/recipeSteps';
+import { DEFAULT_SETTINGS } from '../records/settings';
+import { FELT_TEST_WORDS } from './feltTests';
+
+/** The advice in a few words. */
+export const proposalWords = (proposed: ProposedAct, of: PieceWording): string => {
+  switch (proposed.act) {
+    case 'wet':
+      return `Wet it${onFace(proposed.face, of)}`;
+    case 'rub':
+      return `Rub ${proposed.count}${onFace(proposed.face, of)}`;
+    case 'pinch':
+      return 'Pinch test';
+    case 'test':
+      return FELT_TEST_WORDS[proposed.test].name;
+    case 'measure':
+      return 'Measure';
+    case 'roll':
+      return `Roll ${proposed.rolls}${inDirection(proposed.directionDeg, of)}${onFace(proposed.face, of)}`;
+    case 'throw':
+      return `Throw it ${proposed.count} times`;
+    case 'shock':
+      return `Hot and cold, ${times(proposed.count)}`;
+    case 'look':
+      return 'Open it and look';
+    case 'open':
+      return proposed.what === 'cut' ? 'Cut it open' : 'Take the resist out';
+    case 'step':
+      return recipeStepWords(proposed.step, of.faces);
+    case 'other': {
+      const act = controlOf(proposed.kind)?.make(proposed, DEFAULT_SETTINGS);
+      return act ? actWords(act, of) : proposed.kind;
+    }
+    case 'stretch':
+      return 'Stretch it wet now';
+    case 'stop':
+      return 'Stop: rinse and shape';
+  }
+};
+
+const REASONS: Readonly<Record<Reason, string>> = {
+  'dry-face': 'This side is still dry. Press it flat, with no dry tufts and no puddles. Do not rub yet.',
+  'no-skin-yet': 'The skin does not hold yet. Rub as gently as you would hold an egg, edges first.',
+  'skin-to-test': 'Pinch the surface and lift. When it lifts as one, you can roll.',
+  'measure-due': 'You have rolled for a while. Measure it flat, without stretching.',
+  'least-worked': 'This way has had the least work. Felt shrinks in the direction you roll.',
+  'direction-lags': 'This direction is behind. Roll only this way, and measure often.',
+  'nearly-there': 'It is almost the right size. Look before you go on.',
+  'size-reached-soft': 'It is the right size but still soft. Throwing firms it; measure in between.',
+  'soft-inside':
+    'It is the right size but soft inside. Hot and cold in turn firms it most; squeeze and roll in between.',
+  'size-and-firm': 'It is the right size and firm. Stop here: shrinking cannot be undone.',
+  'way-to-go': 'Then measure again: we can’t tell yet how far it shrinks.',
+  'does-not-fit':
+    'That does not fit your other measurements. Measure once more; if it is the same, it counts.',
+  'look-again': 'It may be done. Measuring tells you more now than rolling.',
+  'as-near-as-it-gets': 'It is as close as it is likely to get, and firm.',
+  'at-its-limit':
+    'It hardly shrinks any more. If it is dense, it is done. If not, try hot water, a bare mat and throwing.',
+  'corner-lags':
+    'A corner lags behind. Roll a little on its diagonal, then look again. Tap Mended when it has caught up.',
+  'thin-to-mend':
+    'You saw a thin spot. Lay a wet wisp on it and rub through net first; rolling makes it worse.',
+  'by-recipe': 'The next step of the recipe.',
+  'too-small': 'It is past its target. Stretch it wet over a form right away: a few per cent come back.',
+};
+
+/** Why this advice, in a sentence or two. */
+export const proposalReason = (
+  proposed: ProposedAct,
+  units: UnitSystem,
+  /** Where all readings together have a line, mm; null where that is not known. */
+  reckoned: (gaugeId: string) => number | null = () => null,
+): string => {
+  const about = proposed.about;
+  if (!about) return REASONS[proposed.reason];
+  const length = (v: number): string => showQuantity(v, 'length', units);
+  const all = proposed.reason === 'way-to-go' ? reckoned(about.gauge.id) : null;
+  if (all !== null)
+    return `${about.gauge.id} (${about.gauge.name}) is about ${length(all)} by your measurements, target ${length(about.gauge.wantedMm)}. ${REASONS[proposed.reason]}`;
+  return `${about.gauge.id} (${about.gauge.name}) is ${length(about.nowMm)}, target ${length(about.gauge.wantedMm)}. ${REASONS[proposed.reason]}`;
+};
