@@ -253,7 +253,7 @@ test('the great button follows the recipe, tap by tap, and goes on with it where
   await expect(recipe).toContainText('3 of 14A round of 100 rolls each way, thick: 2 left');
   // The recipe's own cushion, until another is chosen.
   await does('Roll 100 lengthwise');
-  await expect(recipe).toContainText('A round of 100 each way, thick');
+  await expect(recipe).toContainText('A round of 100 rolls each way, thick');
   await expect(recipe).not.toContainText('left:');
   await tap(page, /^Undo/);
   await expect(recipe).toContainText(': 2 left');
@@ -262,7 +262,7 @@ test('the great button follows the recipe, tap by tap, and goes on with it where
   await expect(recipe).toContainText('4 of 14Open it and look');
   await page.getByRole('button', { name: 'Open it and look', exact: true }).tap();
   await tap(page, /wet all through/);
-  await expect(recipe).toContainText('5 of 14A round of 100 each way, bubble wrap');
+  await expect(recipe).toContainText('5 of 14A round of 100 rolls each way, bubble wrap');
 });
 
 test('once its skin holds and it shrinks, the resist may come out at the mouth', async ({ page }) => {

@@ -272,7 +272,7 @@ test('a scale on the serial port is read, told of when it says garbage, and when
   for (let i = 0; i < 9; i += 1) await say('Err--\n');
   await expect(page.getByRole('alert')).toContainText('has no number in it');
   await page.evaluate(() => (window as unknown as { unplug: () => void }).unplug());
-  await expect(page.getByRole('alert')).toContainText('The scale is gone. What was weighed is kept');
+  await expect(page.getByRole('alert')).toContainText('The scale is disconnected. What you weighed is kept');
   await weighed(page, '9');
   await expect(piles(page).nth(1)).toContainText('✓ 9 g');
 });

@@ -22,7 +22,7 @@ const VIEWS = [
     size: LAPTOP,
     act: async page => {
       for (const pin of ['Finished diameter', 'Thickness', 'Firmness', 'Shrinkage'])
-        await page.getByRole('button', { name: `Pin ${pin}`, exact: true }).click();
+        await page.getByRole('button', { name: `Keep ${pin}`, exact: true }).click();
       await page.getByRole('textbox', { name: 'Total wool' }).fill('200');
       await page.keyboard.press('Enter');
     },

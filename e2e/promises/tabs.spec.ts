@@ -77,7 +77,7 @@ test('the sample is cleared in one tab while another taps: the saved file reads 
     await page.getByRole('button', { name: 'Clear the sample' }).click();
     await expect(page.getByText('The sample is cleared.').first()).toBeVisible();
     await tapping;
-    if ((await bench?.getByText(/is not here any more|not on this browser/).count()) ?? 0) told += 1;
+    if ((await bench?.getByText(/is not here any more|not in this browser/).count()) ?? 0) told += 1;
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Save to a file' }).click(),

@@ -98,9 +98,9 @@ test('a browser that keeps nothing: that is said at once, and again with every f
   });
   await page.goto('/file');
   await expect(alerts(page).first()).toContainText('is gone when this tab closes', { timeout: 20_000 });
-  await expect(page.getByText('This browser keeps nothing at the moment')).toBeVisible();
+  await expect(page.getByText('This browser is not saving anything at the moment')).toBeVisible();
   await page.getByRole('button', { name: 'Save to a file' }).click();
-  await expect(page.getByText('This file holds only what was typed in this tab').first()).toBeVisible();
+  await expect(page.getByText('This file has only what you typed in this tab').first()).toBeVisible();
 });
 
 test('local storage that is denied is told as what it is, and all is kept as usual', async ({ page }) => {
