@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begin, expect, stage, test, type } from './jorrit';
+import { expect, test } from './jorrit';
 
 /** The bench as it is used: an upright tablet, touched and never hovered. */
 test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
@@ -161,8 +161,12 @@ test('the model says what is still to do, and where it is going', async ({ page 
   const next = page.getByRole('region', { name: 'Next' });
   await expect(next).toContainText('by your measurements');
   await page.getByText('Why?').click();
-  await expect(page.getByText(/Within 3 % of every target: \d+ % now, \d+ % after the rolls to go/)).toBeVisible();
-  await expect(page.getByText(/The next rolls have (under )?\d+ % risk of making it too small/)).toBeVisible();
+  await expect(
+    page.getByText(/Within 3 % of every target: \d+ % now, \d+ % after the rolls to go/),
+  ).toBeVisible();
+  await expect(
+    page.getByText(/The next rolls have (under )?\d+ % risk of making it too small/),
+  ).toBeVisible();
   // Before the first measuring it is general practice, and says so.
   await page.goto('/pieces/sample-fern-mat/bench');
   await tap(page, 'Everything is laid already');
@@ -181,88 +185,6 @@ test('the curve of a piece shows what was believed, what was measured, and what 
   const why = page.getByRole('dialog');
   await expect(why).toContainText(/it expects this felt to shrink by \d+ % at the most/);
   await expect(why).toContainText(/A, length: now [\d.]+ cm, four times in five between/);
-});
-
-test('a recipe is followed step by step, departed from, changed and kept', async ({ page }) => {
-  await open(page, 'Recipe');
-  await tap(page, /^By count, hot water/);
-  await expect(page.getByText('A round of 50 rolls each way, each side, thick')).toBeVisible();
-  await tap(page, 'Back');
-  const recipe = page.getByRole('region', { name: 'Recipe' });
-  const next = page.getByRole('region', { name: 'Next' });
-  // What was done before counts: it was wetted, rubbed, pinched and rolled.
-  await expect(recipe).toContainText('By count, hot water, 4 of 19Open it and look');
-  await recipe.getByRole('button', { name: 'Leave out' }).tap();
-  await expect(recipe).toContainText('5 of 19A round of 50 rolls each way, each side, bubble wrap');
-  // A reload leaves it where it was; undo of the bench takes back what was done last, a step as well.
-  await page.reload();
-  await expect(recipe).toContainText('5 of 19');
-  await expect(next).not.toContainText('Working it out');
-  await tap(page, /^Undo Step skipped/);
-  await expect(recipe).toContainText('4 of 19');
-  await tap(page, 'Redo');
-  await expect(recipe).toContainText('5 of 19');
-  await recipe.getByRole('button', { name: 'Step back' }).tap();
-  await expect(recipe).toContainText('4 of 19');
-  // Its steps are the maker's to change: the look comes later, with a soak by the clock before it.
-  await tap(page, 'Recipe');
-  await page.getByText('Change its steps').tap();
-  await page.getByRole('textbox', { name: 'Name of the recipe' }).fill('Mine, with a clock');
-  await page.getByLabel('Step 5', { exact: true }).selectOption({ label: 'soak' });
-  await page.getByRole('textbox', { name: 'Minutes, step 5' }).fill('5');
-  await page.keyboard.press('Enter');
-  await tap(page, 'Save to my recipes');
-  await tap(page, 'Back');
-  await expect(recipe).toContainText('Mine, with a clock, 4 of 19Soak in cold water for 5 min');
-  await recipe.getByRole('button', { name: 'Start the timer' }).tap();
-  await expect(recipe.getByRole('timer')).toHaveText('5 min left');
-  await recipe.getByRole('button', { name: 'Step done' }).tap();
-  await expect(recipe).toContainText('5 of 19');
-  await bench(page, '/pieces/sample-ferry-pad/bench');
-  await tap(page, 'Recipe');
-  await expect(page.getByRole('button', { name: /^Harbour mats, firm/ })).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Mine, with a clock/ })).toBeVisible();
-});
-
-test('the great button follows the recipe, tap by tap, and goes on with it where something else was done', async ({
-  page,
-}) => {
-  await begin(page, 'Flat rectangle');
-  await stage(page, 'Bench').click();
-  await tap(page, 'Everything is laid already');
-  await expect(page.getByRole('region', { name: 'Next' })).not.toContainText('Working it out');
-  await tap(page, 'Recipe');
-  await tap(page, /^Gentle, for cloth/);
-  await tap(page, 'Back');
-  const recipe = page.getByRole('region', { name: 'Recipe' });
-  const does = async (act: string): Promise<void> => {
-    await page.getByRole('button', { name: `Done ${act}`, exact: true }).tap();
-    await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
-    await page.waitForTimeout(250);
-  };
-  await expect(recipe).toContainText('Wet it with warm water');
-  await does('Wet with warm water');
-  await expect(recipe).toContainText('1 of 14');
-  // Something else, and then the rest of the step.
-  await page.getByRole('radio', { name: '20', exact: true }).tap();
-  await does('Rub 20');
-  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Rub 40');
-  await does('Rub 40');
-  await tap(page, 'Pinch test');
-  await tap(page, /the skin lifts as one/);
-  await expect(recipe).toContainText('3 of 14A round of 100 rolls each way, thick: 2 left');
-  // The recipe's own cushion, until another is chosen.
-  await does('Roll 100 lengthwise');
-  await expect(recipe).toContainText('A round of 100 rolls each way, thick');
-  await expect(recipe).not.toContainText('left:');
-  await tap(page, /^Undo/);
-  await expect(recipe).toContainText(': 2 left');
-  await tap(page, 'Redo');
-  await does('Roll 100 crosswise');
-  await expect(recipe).toContainText('4 of 14Open it and look');
-  await page.getByRole('button', { name: 'Open it and look', exact: true }).tap();
-  await tap(page, /wet all through/);
-  await expect(recipe).toContainText('5 of 14A round of 100 rolls each way, bubble wrap');
 });
 
 test('once its skin holds and it shrinks, the resist may come out at the mouth', async ({ page }) => {
@@ -285,112 +207,4 @@ test('another piece on the bench is one tap away, with how long it has lain', as
     'Square pad, second of a pair',
   );
   await expect(page.getByRole('navigation', { name: 'Also on the bench' })).toContainText('Kelp cosy');
-});
-
-test('a pair is measured side by side, and told of where it is unequal', async ({ page }) => {
-  await begin(page, 'Sleeve');
-  await type(page, 'How many alike', '2');
-  await stage(page, 'Bench').click();
-  await tap(page, 'Everything is laid already');
-  await page.getByRole('radio', { name: 'Measure' }).tap();
-  const panel = page.getByRole('group', { name: 'Measure' });
-  await expect(panel).toContainText('piece 1');
-  for (const [i, keys] of ['20', '22'].entries()) {
-    for (const key of keys) await panel.getByRole('button', { name: key, exact: true }).tap();
-    await panel.getByRole('button', { name: i === 0 ? 'OK A, next A/2' : /^OK A\/2, next B/ }).tap();
-  }
-  for (let i = 0; i < 2; i += 1) await panel.getByRole('button', { name: 'Skip' }).tap();
-  for (let i = 0; i < 2 && (await panel.isVisible()); i += 1)
-    await panel.getByRole('button', { name: 'Skip' }).tap();
-  await expect(page.getByText('Unequal: piece 2 is 10 % larger at A.')).toBeVisible();
-  await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('21.0');
-});
-
-test('a ball is rolled every way: there is no direction to choose, and one line to measure', async ({
-  page,
-}) => {
-  await bench(page, '/pieces/sample-drum-balls/bench');
-  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
-  await expect(page.getByRole('radiogroup', { name: 'Direction' })).toHaveCount(0);
-  await tap(page, /^Done Roll 30, every way/);
-  await expect(log(page).first()).toContainText('Roll 30, every way');
-  await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('diameter');
-});
-
-test('four keys drive all of it: every act and every panel, from the first wetting to the finish', async ({
-  page,
-}) => {
-  test.slow();
-  await begin(page, 'Flat rectangle');
-  await stage(page, 'Bench').click();
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  const next = page.getByRole('region', { name: 'Next' });
-  const laying = page.getByRole('region', { name: 'Laying' });
-  const great = page
-    .locator('button')
-    .filter({ hasText: /^(Done|Measure|Pinch|Open it|Test it|Something|Count|Recipe|Curve)/ });
-  /** Presses one of the four, and takes as long as a foot takes. */
-  const press = async (
-    ...keys: ReadonlyArray<'Space' | 'PageUp' | 'ArrowDown' | 'ArrowRight'>
-  ): Promise<void> => {
-    for (const key of keys) {
-      await page.keyboard.press(key);
-      await page.waitForTimeout(200);
-    }
-  };
-  /** Goes on from act to act until the great button says so. */
-  const another = async (act: string): Promise<void> => {
-    for (let i = 0; i < 13 && !(await great.first().innerText()).includes(act); i += 1)
-      await press('ArrowDown');
-    await expect(great.first()).toContainText(act);
-  };
-  /** Goes through a panel until a button of it is lit, and takes it. */
-  const take = async (name: RegExp): Promise<void> => {
-    const wanted = page.getByRole('group').getByRole('button', { name }).first();
-    for (let i = 0; i < 40 && !(await wanted.evaluate(e => e === document.activeElement)); i += 1)
-      await press('ArrowDown');
-    await press('Space');
-  };
-  while ((await laying.count()) > 0) await press('Space');
-  // Wetted while it was laid: it is rubbed, by another count, and tested.
-  await expect(next).toContainText('Rub 40');
-  await press('ArrowRight', 'Space');
-  await expect(log(page).first()).toContainText('Rub 60');
-  await another('Wet');
-  await press('ArrowRight', 'Space');
-  await expect(log(page).first()).toContainText('Wet with warm water');
-  await another('Pinch test');
-  await press('Space');
-  await take(/the skin lifts as one/);
-  await expect(log(page).first()).toContainText('Pinch: the skin lifts as one');
-  await expect(next).toContainText('Roll 30');
-  await press('Space');
-  await expect(page.getByText('30 rolls', { exact: true })).toBeVisible();
-  await another('Throw');
-  await press('Space');
-  await expect(log(page).first()).toContainText('Throw 12');
-  await another('Open it and look');
-  await press('Space');
-  await take(/pools of water/i);
-  await expect(log(page).first()).toContainText('Checked: pools of water');
-  await another('Something is wrong');
-  await press('Space');
-  await take(/a thin spot or a hole/i);
-  await take(/Add to the log/);
-  await expect(next).toContainText('Rub 40');
-  await another('Test it');
-  await press('Space');
-  await take(/Bend: supple/);
-  await expect(log(page).first()).toContainText('Bend: supple');
-  await another('Curve');
-  await press('Space');
-  await expect(page.getByRole('group', { name: 'Curve' })).toBeVisible();
-  await press('PageUp');
-  await expect(next).toBeVisible();
-  await another('Measure');
-  await press('Space', 'Space', 'Space');
-  await expect(log(page).first()).toContainText('Measured A');
-  // The last is taken back by the same foot.
-  await press('PageUp');
-  await expect(log(page).first()).toContainText('Bend: supple');
 });

@@ -125,7 +125,7 @@ test('a layout is simulated on the outline, compared with more and thinner layer
   // Finer wisps, weighed ten at a time, lie more even, and are kept.
   const before = await share(0);
   await type(page, 'Ten wisps weigh', '0.5');
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Try it out' }).click();
   await expect(uneven).toHaveCount(1);
   expect(await share(0)).toBeLessThan(before);
   await page.getByRole('button', { name: 'Hide the picture' }).click();

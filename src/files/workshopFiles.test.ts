@@ -1,9 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { hashOf } from '../core/hashOf';
 import { makePlan } from '../core/plan/makePlan';
 import type { Attachment } from '../records/attachment';
 import { pieceKind } from '../records/piece';
@@ -211,72 +209,6 @@ describe('what cannot be read', () => {
     expect(snapshot.entries.map(e => e.id)).toEqual(['e1']);
     expect(snapshot.unread.map(u => u.raw)).toEqual([odd]);
     expect(file.remarks).toHaveLength(1);
-  });
-});
-
-describe('a workshop with attachments', () => {
-  const attachment = (bytes: Uint8Array, type = 'image/png'): Attachment => ({
-    hash: hashOf(bytes),
-    type,
-    bytes,
-    at: NOW,
-  });
-  const PICTURES = [
-    attachment(new Uint8Array([1, 2, 3])),
-    attachment(
-      Uint8Array.from({ length: 5000 }, (_, i) => (i * i) % 251),
-      'image/jpeg',
-    ),
-    attachment(new Uint8Array([9]), 'image/x-rare'),
-  ];
-
-  it('goes out as a zip and comes in to the byte', () => {
-    const file = written(SAMPLE, PICTURES);
-    expect(file.ending).toBe('zip');
-    const back = readBack(file.bytes);
-    expect(workshopText(back.snapshot, NOW)).toBe(TEXT);
-    const byHash = (all: readonly Attachment[]) => all.toSorted((a, b) => (a.hash < b.hash ? -1 : 1));
-    expect(byHash(back.attachments).map(a => [a.hash, a.bytes])).toEqual(
-      byHash(PICTURES).map(a => [a.hash, a.bytes]),
-    );
-    expect(back.attachments.find(a => a.hash === PICTURES[1]?.hash)?.type).toBe('image/jpeg');
-  });
-
-  const good = { 'workshop.json': bytesOf(TEXT) };
-  it.each([
-    [
-      'a picture that is not what its name says',
-      { ...good, [`attachments/${'a'.repeat(64)}`]: bytesOf('x') },
-      'ATTACHMENT_WRONG',
-    ],
-    ['a way out of its folder', { ...good, '../evil.json': bytesOf('x') }, 'ZIP_UNREADABLE'],
-    ['another kind of thing', { ...good, 'notes.txt': bytesOf('x') }, 'ZIP_UNREADABLE'],
-    ['no workshop', { [`attachments/${hashOf(bytesOf('x'))}`]: bytesOf('x') }, 'ZIP_UNREADABLE'],
-    [
-      'what unpacks a thousand times larger',
-      { 'workshop.json': new Uint8Array(30_000_000) },
-      'ZIP_UNREADABLE',
-    ],
-  ] as const)('refuses %s', (_, files, code) => {
-    expect(refusal(readWorkshop(zipSync(files), NOW))[0]?.code).toBe(code);
-  });
-
-  it('refuses more files than any workshop has, and one that was cut short', () => {
-    const many = Object.fromEntries(
-      Array.from({ length: 50_001 }, (_, i) => [
-        `attachments/${i.toString(16).padStart(64, '0')}`,
-        new Uint8Array(0),
-      ]),
-    );
-    expect(refusal(readWorkshop(zipSync({ ...good, ...many }, { level: 0 }), NOW))[0]).toMatchObject({
-      code: 'ZIP_UNREADABLE',
-      detail: expect.stringContaining('50000'),
-    });
-    const whole = zipSync({ 'workshop.json': strToU8(TEXT) });
-    for (const share of [0.1, 0.5, 0.95])
-      expect(refusal(readWorkshop(whole.slice(0, whole.length * share), NOW))[0]?.code).toBe(
-        'ZIP_UNREADABLE',
-      );
   });
 });
 

@@ -183,7 +183,7 @@ describe('the next act follows the order of the work', () => {
     ] as const) {
       const next = advise(...base, seen('corner', x, y));
       expect(next).toMatchObject({ act: 'roll', directionDeg, rolls: 20, reason: 'corner-lags' });
-      const rolled: Act = { ...roll(0, 12), directionDeg } as Act;
+      const rolled: Act = roll(directionDeg, 12);
       expect(advise(...base, seen('corner', x, y), rolled)).toMatchObject({ directionDeg, rolls: 8 });
       expect(advise(...base, seen('corner', x, y), rolled, rolled)).toMatchObject({ reason: 'least-worked' });
       // Diagonals rolled before it was seen do not count.
@@ -201,7 +201,7 @@ describe('the next act follows the order of the work', () => {
   it('a thin spot is rubbed before it is rolled on; both come after what is more pressing', () => {
     const base = [...BEGUN, roll(0, 50), roll(90, 50), seen('corner', 590, 240), seen('thin', 10, 10)];
     const rub = (count: number): Act => ({ kind: 'rub', face: 1, count });
-    const diagonal: Act = { ...roll(0, 20), directionDeg: 45 } as Act;
+    const diagonal: Act = roll(45, 20);
     expect(advise(...base, diagonal)).toMatchObject({ act: 'rub', count: 40, reason: 'thin-to-mend' });
     expect(advise(...base, diagonal, rub(25))).toMatchObject({ act: 'rub', count: 15 });
     expect(advise(...base, diagonal, rub(25), rub(15))).toMatchObject({ reason: 'least-worked' });

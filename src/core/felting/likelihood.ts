@@ -198,7 +198,7 @@ export const likelihoodProblem = (record: FeltingRecord) => {
   };
 
   /** The world of the values that were walked last. */
-  const worldOf = (x: Float64Array): Particle => ({
+  const particleOf = (x: Float64Array): Particle => ({
     parameters,
     tensor: { ...tensor },
     logVigour,
@@ -212,7 +212,7 @@ export const likelihoodProblem = (record: FeltingRecord) => {
     return found;
   };
 
-  return { dimensions, readings, places, logPosterior, worldOf, residuals };
+  return { dimensions, readings, places, logPosterior, particleOf, residuals };
 };
 
 export type LikelihoodProblem = ReturnType<typeof likelihoodProblem>;

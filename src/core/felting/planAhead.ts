@@ -1,6 +1,7 @@
 import { addWork, lineAt, logLength, NO_WORK, sumWork, type FeltingWork } from './feltingModel';
 import { driftAfter, stretchAfter } from './predict';
-import { evenly, type Posterior } from './infer';
+import type { Posterior } from './infer';
+import { evenly } from './sampling';
 import type { FeltingRecord, Particle } from './likelihood';
 
 /** Where the piece is to end: log(wanted/laid) of each gauge, and how far off still counts as there, as a share. */

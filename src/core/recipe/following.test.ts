@@ -28,7 +28,7 @@ const step = (id: string, how: 'done' | 'skipped' | 'started' = 'done'): Act => 
 });
 
 /** A recipe done to the letter: what is counted is done, what is not is ticked off. */
-const done = (school: Recipe, as: WorkScope): readonly LogEntry[] => {
+const toTheLetter = (school: Recipe, as: WorkScope): readonly LogEntry[] => {
   const acts: Act[] = [];
   for (let guard = 0; guard < 200; guard += 1) {
     const { next, left } = followed(school, logOf(...acts), as);
@@ -184,7 +184,7 @@ describe('a recipe that is followed', () => {
       ball: [100 + 200, 40, 0],
     };
     for (const school of SCHOOLS) {
-      const log = done(school, school.id === 'ball' ? BALL : FLAT);
+      const log = toTheLetter(school, school.id === 'ball' ? BALL : FLAT);
       expect(followed(school, log, school.id === 'ball' ? BALL : FLAT)).toMatchObject({
         next: null,
         done: school.steps.length,

@@ -6,14 +6,14 @@ import type { Wool } from '../../records/wool';
 import { useBench } from '../../session/useBench';
 import type { PieceContext } from '../../session/pieceContext';
 import { useWools } from '../../session/useRecords';
-import { type Scale, type ScaleSettings, useScale } from '../../session/useScale';
-import { hasSerial } from '../../session/serialScale';
+import { type Scale, useScale } from '../../session/useScale';
 import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
-import { Select, wordOptions } from '../../ui/Select';
 import { UNDYED } from '../../core/wool/undyed';
 import { scaleMass } from '../../core/units/scaleMass';
+import { Select } from '../../ui/Select';
+import { ScaleChoice } from './ScaleChoice';
 import { useLabels } from './useLabels';
 
 const pileWords = (pile: ScalePile, pieces: number): string =>
@@ -35,59 +35,6 @@ const offWords = (net: number, wanted: number, of: { mass: (g: number) => string
 
 /** A bowl that is touched moves by less than this. */
 const STIRRED_G = 0.5;
-const SPEEDS = [1200, 2400, 4800, 9600, 19_200, 115_200] as const;
-const USUAL_SPEED = 9600;
-
-/** A real scale on the serial port: its speed, and what it means where it says no unit. */
-const Connect = ({ scale }: { readonly scale: Scale }) => {
-  const [settings, setSettings] = useState<ScaleSettings>({ baudRate: USUAL_SPEED, unit: 'g' });
-  return (
-    <>
-      <Button onClick={() => scale.connect(settings)}>Connect a scale</Button>
-      <Select
-        hideLabel
-        label="Speed of the scale"
-        value={String(settings.baudRate)}
-        options={SPEEDS.map(speed => ({ value: String(speed), text: `${speed} baud` }))}
-        onPick={speed => setSettings({ ...settings, baudRate: Number(speed) })}
-      />
-      <Select
-        hideLabel
-        label="A number without a unit is in"
-        value={settings.unit}
-        options={wordOptions(['g', 'oz'] as const)}
-        onPick={unit => setSettings({ ...settings, unit })}
-      />
-    </>
-  );
-};
-
-const ScaleChoice = ({ scale }: { readonly scale: Scale }) => (
-  <div className="flex flex-wrap items-center gap-2">
-    {scale.source === 'none' ? (
-      <>
-        {hasSerial() && <Connect scale={scale} />}
-        <Button onClick={scale.simulate}>Simulated scale</Button>
-      </>
-    ) : (
-      <>
-        {scale.source === 'simulated' &&
-          [1, 5, -1].map(g => (
-            <Button key={g} onClick={() => scale.add(g)}>
-              {g > 0 ? `Put ${g} g on` : `Take ${-g} g off`}
-            </Button>
-          ))}
-        <Button onClick={scale.letGo}>Disconnect the scale</Button>
-      </>
-    )}
-    {scale.trouble && (
-      <p role="alert" className="w-full border-l-4 border-now pl-3">
-        {scale.trouble}
-      </p>
-    )}
-  </div>
-);
-
 /** One pile at a time: what it should weigh, what lies on the scale, and a button as large as the pile matters. */
 const Now = (props: {
   readonly pile: PileState;

@@ -1,0 +1,184 @@
+import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
+import type { LikelihoodProblem, Particle } from './likelihood';
+import { evenPoints, normalQuantile } from './lowDiscrepancy';
+
+/** A normal law in the whitened space: its middle, a root of its covariance, and that root turned round. */
+interface Normal {
+  readonly mean: Float64Array;
+  readonly root: Float64Array;
+  readonly inverseRoot: Float64Array;
+  readonly logDet: number;
+}
+
+const flat = (m: Matrix): Float64Array => Float64Array.from(m.to1DArray());
+
+export const normalOf = (mean: Float64Array, covariance: Matrix): Normal => {
+  const d = mean.length;
+  const even = covariance.clone().add(covariance.transpose()).mul(0.5);
+  let jitter = 0;
+  for (;;) {
+    const root = new CholeskyDecomposition(even.clone().add(Matrix.eye(d).mul(jitter)));
+    if (root.isPositiveDefinite()) {
+      const lower = root.lowerTriangularMatrix;
+      let logDet = 0;
+      for (let i = 0; i < d; i += 1) logDet += Math.log(lower.get(i, i));
+      return { mean, root: flat(lower), inverseRoot: flat(inverse(lower)), logDet };
+    }
+    jitter = jitter === 0 ? 1e-9 : jitter * 10;
+  }
+};
+
+/** Proposals: the normal at three widths, and the prior for what it may have missed. */
+const SCALES = [1, 1.35, 2.2] as const;
+const SHARES = [0.45, 0.315, 0.135] as const;
+const PRIOR_SHARE = 0.1;
+
+/** Log-density of the proposals at a point, no constants common to all. */
+const logProposal = ({ mean, inverseRoot, logDet }: Normal, x: Float64Array): number => {
+  const d = x.length;
+  let own = 0;
+  let square = 0;
+  for (let i = 0; i < d; i += 1) {
+    let u = 0;
+    for (let j = 0; j <= i; j += 1) u += (inverseRoot[i * d + j] ?? 0) * ((x[j] ?? 0) - (mean[j] ?? 0));
+    own += u * u;
+    square += (x[i] ?? 0) ** 2;
+  }
+  // Each beside the widest of the three, which is never far below the others.
+  const widest = own / (2 * SCALES[2] * SCALES[2]);
+  let sum = 0;
+  for (let s = 0; s < SCALES.length; s += 1) {
+    const scale = SCALES[s] ?? 1;
+    sum += ((SHARES[s] ?? 0) / scale ** d) * Math.exp(widest - own / (2 * scale * scale));
+  }
+  const near = Math.log(sum) - widest - logDet;
+  const far = Math.log(PRIOR_SHARE) - square / 2;
+  return Math.max(near, far) + Math.log1p(Math.exp(-Math.abs(near - far)));
+};
+
+export interface PosteriorDraws {
+  /** One point after the other. */
+  readonly points: Float64Array;
+  /** Of each point, where it was asked for. */
+  readonly particles: readonly Particle[];
+  readonly weights: Float64Array;
+  readonly drifts: Float64Array;
+  readonly effective: number;
+}
+
+/** Which of the proposals a point comes from: −1 is the prior. */
+const proposalAt = (pick: number): number => {
+  let edge = PRIOR_SHARE;
+  if (pick < edge) return -1;
+  for (let s = 0; s < SHARES.length; s += 1) {
+    edge += SHARES[s] ?? 0;
+    if (pick < edge) return s;
+  }
+  return SHARES.length - 1;
+};
+
+/** A point of a normal law, from standard normal deviates, written into the array of a place. */
+const writePoint = (
+  { mean, root }: Normal,
+  u: Float64Array,
+  at: { readonly scale: number; x: Float64Array },
+): void => {
+  const d = mean.length;
+  const { scale, x } = at;
+  for (let i = 0; i < d; i += 1) {
+    let value = 0;
+    for (let j = 0; j <= i; j += 1) value += (root[i * d + j] ?? 0) * (u[j] ?? 0);
+    x[i] = (mean[i] ?? 0) + scale * value;
+  }
+};
+
+/** Draws points from the proposals, evenly, and weighs each by what the readings say of it. */
+export const draw = (
+  problem: LikelihoodProblem,
+  law: Normal,
+  { count, withParticles }: { readonly count: number; readonly withParticles: boolean },
+): PosteriorDraws => {
+  const d = problem.dimensions;
+  const even = evenPoints(d + 2);
+  const uniform = new Float64Array(d + 2);
+  const u = new Float64Array(d);
+  const x = new Float64Array(d);
+  const points = new Float64Array(count * d);
+  const particles: Particle[] = [];
+  const weights = new Float64Array(count);
+  const drifts = new Float64Array(count);
+  let top = Number.NEGATIVE_INFINITY;
+  for (let n = 0; n < count; n += 1) {
+    even(n, uniform);
+    for (let i = 0; i < d; i += 1) u[i] = normalQuantile(uniform[i] ?? 0.5);
+    drifts[n] = normalQuantile(uniform[d] ?? 0.5);
+    const s = proposalAt(uniform[d + 1] ?? 0);
+    if (s < 0) x.set(u);
+    else writePoint(law, u, { scale: SCALES[s] ?? 1, x });
+    points.set(x, n * d);
+    const value = problem.logPosterior(x);
+    if (withParticles) particles.push(problem.particleOf(x));
+    weights[n] = value - logProposal(law, x);
+    top = Math.max(top, weights[n] ?? top);
+  }
+  let sum = 0;
+  for (let n = 0; n < count; n += 1) {
+    weights[n] = Math.exp((weights[n] ?? top) - top);
+    sum += weights[n] ?? 0;
+  }
+  let squares = 0;
+  for (let n = 0; n < count; n += 1) {
+    weights[n] = (weights[n] ?? 0) / sum;
+    squares += (weights[n] ?? 0) ** 2;
+  }
+  return { points, particles, weights, drifts, effective: 1 / squares };
+};
+
+/** Mean and covariance of a normal law. */
+export interface NormalMoments {
+  readonly mean: Float64Array;
+  readonly covariance: Matrix;
+}
+
+/** The normal law of weighted points; of few that count, it stays near the law before it. */
+export const refit = (
+  { points, weights, effective }: PosteriorDraws,
+  before: NormalMoments,
+): NormalMoments => {
+  const d = before.mean.length;
+  const mean = new Float64Array(d);
+  for (let n = 0; n < weights.length; n += 1)
+    for (let i = 0; i < d; i += 1) mean[i] = (mean[i] ?? 0) + (weights[n] ?? 0) * (points[n * d + i] ?? 0);
+  const lower = new Float64Array(d * d);
+  const off = new Float64Array(d);
+  for (let n = 0; n < weights.length; n += 1) {
+    const w = weights[n] ?? 0;
+    if (w < 1e-9) continue;
+    for (let i = 0; i < d; i += 1) off[i] = (points[n * d + i] ?? 0) - (mean[i] ?? 0);
+    for (let i = 0; i < d; i += 1)
+      for (let j = 0; j <= i; j += 1)
+        lower[i * d + j] = (lower[i * d + j] ?? 0) + w * (off[i] ?? 0) * (off[j] ?? 0);
+  }
+  const covariance = Matrix.zeros(d, d);
+  for (let i = 0; i < d; i += 1)
+    for (let j = 0; j < d; j += 1) covariance.set(i, j, lower[Math.max(i, j) * d + Math.min(i, j)] ?? 0);
+  const learnt = effective / (effective + 3 * d);
+  return {
+    mean: mean.map((m, i) => learnt * m + (1 - learnt) * (before.mean[i] ?? 0)),
+    covariance: covariance.mul(learnt).add(before.covariance.clone().mul(1 - learnt)),
+  };
+};
+
+/**
+ * Which of weighted things to take so that so many of equal weight stand for all. Source: systematic resampling.
+ * @param weights summing to 1
+ */
+export const evenly = (weights: Float64Array, count: number): readonly number[] => {
+  const found: number[] = [];
+  let sum = 0;
+  for (let n = 0; n < weights.length; n += 1) {
+    sum += weights[n] ?? 0;
+    while (found.length < count && (found.length + 0.5) / count <= sum) found.push(n);
+  }
+  return found;
+};
