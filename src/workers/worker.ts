@@ -1,12 +1,14 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import { forecastPiece } from '../core/felting/forecastPiece';
 import { marginals } from '../core/felting/pooledPrior';
-import { infer } from '../core/felting/infer';
+import { infer, inferenceKept } from '../core/felting/infer';
 import { issue } from '../core/issues';
 import type { JobAnswer, JobRequest, JobName, Jobs } from './protocol';
 
 /** Means and variances need fewer points than the ends of a range. */
 const POINTS_TO_LEARN = 800;
+
+const inferred = inferenceKept();
 
 const say = (answer: JobAnswer, transfer: Transferable[] = []): void =>
   globalThis.postMessage(answer, { transfer });
@@ -47,7 +49,7 @@ const WORK: JobRunner = {
     const { blendsFor } = await import('../core/colour/blend');
     return { answer: blendsFor(wanted, shelf) };
   },
-  forecastPiece: async ({ record, goal }) => ({ answer: forecastPiece(record, goal) }),
+  forecastPiece: async ({ record, goal }) => ({ answer: forecastPiece(record, goal, inferred(record)) }),
   learn: async ({ logs }) => ({ answer: logs.map(log => marginals(infer(log, POINTS_TO_LEARN))) }),
   evenness: async (request, progress) => {
     const { simulateLayout } = await import('../core/evenness/simulateLayout');

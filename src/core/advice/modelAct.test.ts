@@ -27,6 +27,7 @@ describe('the next act of the model', () => {
   ).gaugeProgress;
   const pieceForecast = (move: PieceForecast['move'], more: Partial<PieceForecast> = {}): PieceForecast => ({
     move,
+    ahead: [],
     measurings: 1,
     risk: 0,
     looks: 0,

@@ -4,7 +4,7 @@ import { gaugeOf, logOf, measure, roll } from '../log/testing/logs';
 import { forecastPiece, type FeltingGoal } from './forecastPiece';
 import { feltingRecordOf } from './feltingRecordOf';
 import { GENERAL_PRIOR, NO_WORK } from './feltingModel';
-import { infer } from './infer';
+import { infer, inferenceKept } from './infer';
 import { workOfAct } from '../acts/act';
 import { CASES } from './testing/cases';
 import { endsOf, FELTERS } from './testing/felters';
@@ -210,5 +210,33 @@ describe('the way ahead', () => {
     expect(half.within).toBeLessThan(0.25);
     expect(set.within).toBeLessThan(0.6);
     expect(by.measurings).toBeLessThan(set.measurings);
+  });
+});
+
+describe('the way ahead on the curve', () => {
+  const said = forecastPiece(record(roll(0, 100), roll(90, 100), measure(560, 420)), ASKED);
+
+  it('goes on from where the piece is now to where it should finish, shrinking all the way', () => {
+    const shares = said.ahead.map(p => p.share.median);
+    expect(said.ahead.map(p => p.work)[0]).toBe(0);
+    expect(said.ahead.at(-1)?.work).toBeCloseTo(said.left.along + said.left.across, 6);
+    expect(shares).toEqual(shares.toSorted((a, b) => b - a));
+    const ended = said.ended.reduce((sum, r) => sum + r.mean, 0) / said.ended.length;
+    expect(said.ahead.at(-1)?.share.mean).toBeCloseTo(ended, 6);
+    for (const { share } of said.ahead) expect(share.low80).toBeLessThan(share.high80);
+  });
+
+  it('ends where nothing is left to roll', () => {
+    expect(forecastPiece(record(roll(0, 900), roll(90, 900), measure(300, 225)), ASKED).ahead).toEqual([]);
+  });
+
+  it('is worked out once while nothing is measured, and anew after', () => {
+    const keep = inferenceKept();
+    const before = record(roll(0, 50), measure(580, 440));
+    const first = keep(before);
+    expect(keep(record(roll(0, 50), measure(580, 440), roll(0, 30)))).toBe(first);
+    const after = keep(record(roll(0, 50), measure(580, 440), roll(0, 30), measure(560, 430)));
+    expect(after).not.toBe(first);
+    expect(after).toEqual(infer(record(roll(0, 50), measure(580, 440), roll(0, 30), measure(560, 430))));
   });
 });

@@ -3,7 +3,7 @@ import { type Range, rangeOf, sharesAfter } from './predict';
 import { infer, type Posterior } from './infer';
 import { LIMIT_ROLLS, type ModelMove, nextMove, type MoveSize } from './nextMove';
 import type { FeltingRecord } from './likelihood';
-import { type GaugeTargets, outlookOf, rollsLeft, type RollsAhead } from './planAhead';
+import { type GaugeTargets, type Outlook, outlookOf, rollsLeft, type RollsAhead } from './planAhead';
 
 /** What is asked of a piece: where it is to end, and how it is rolled. */
 export interface FeltingGoal {
@@ -43,6 +43,8 @@ export interface PieceForecast {
   /** Each gauge now, and after all that is left, as a share of what it was laid. */
   readonly now: readonly Range[];
   readonly ended: readonly Range[];
+  /** The way ahead: the mean of all lines as a share of what they were laid, after so much more work (reference rolls). */
+  readonly ahead: ReadonlyArray<{ readonly work: number; readonly share: Range }>;
   readonly doubts: Posterior['doubts'];
   /** What this felt does: how much it shrinks at the most, and the reference rolls to half of that. */
   readonly felt: { readonly most: Range; readonly halfRolls: Range };
@@ -62,6 +64,30 @@ const countOf = (times: readonly number[], rolls: number): RollRange =>
         high: at(times, 0.9) * rolls,
       };
 
+/** Mean of all lines, particle by particle. */
+const meanLine = (lines: ReadonlyArray<Float64Array>): Float64Array => {
+  const mean = new Float64Array(lines[0]?.length ?? 0);
+  for (const line of lines)
+    for (let i = 0; i < mean.length; i += 1) mean[i] = (mean[i] ?? 0) + (line[i] ?? 0) / lines.length;
+  return mean;
+};
+
+/** Parts of the rolls to go at which the way ahead is drawn. */
+const PARTS = [0, 1 / 3, 2 / 3, 1] as const;
+
+/** The way ahead, from now to the end of the rolls to go; nothing where none are left. */
+const aheadOf = (
+  outlook: Outlook,
+  left: RollsAhead,
+  of: { readonly sharesAt: (work: FeltingWork) => Float64Array; readonly weights: Float64Array },
+): PieceForecast['ahead'] =>
+  left.along + left.across === 0
+    ? []
+    : PARTS.map(part => {
+        const work = outlook.workOf({ along: part * left.along, across: part * left.across });
+        return { work: work.directional + work.free, share: rangeOf(of.sharesAt(work), of.weights) };
+      });
+
 /** Measurings at the end of a log with no work between. */
 const looksOf = ({ intervals }: FeltingRecord): number => {
   let looks = 0;
@@ -72,9 +98,15 @@ const looksOf = ({ intervals }: FeltingRecord): number => {
   return looks;
 };
 
-/** Infers, looks ahead, and says what to do next. Deterministic. */
-export const forecastPiece = (record: FeltingRecord, asked: FeltingGoal): PieceForecast => {
-  const posterior = infer(record);
+/**
+ * Infers, looks ahead, and says what to do next. Deterministic.
+ * @param posterior what the measurings say, where it was worked out already
+ */
+export const forecastPiece = (
+  record: FeltingRecord,
+  asked: FeltingGoal,
+  posterior: Posterior = infer(record),
+): PieceForecast => {
   const { weights } = posterior;
   const ranges = (work: FeltingWork): readonly Range[] =>
     sharesAfter(record, posterior, work).map(values => rangeOf(values, weights));
@@ -105,6 +137,10 @@ export const forecastPiece = (record: FeltingRecord, asked: FeltingGoal): PieceF
     withinThen: there.within,
     now,
     ended: ranges(outlook.workOf(left)),
+    ahead: aheadOf(outlook, left, {
+      sharesAt: work => meanLine(sharesAfter(record, posterior, work)),
+      weights,
+    }),
     doubts: posterior.doubts,
     felt: {
       most: rangeOf(

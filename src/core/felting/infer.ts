@@ -25,6 +25,20 @@ export interface Posterior {
   }>;
 }
 
+/**
+ * `infer`, keeping its last answer: what was rolled since a measuring changes nothing of what the measurings say, so that a tap
+ * between two of them costs no new inference.
+ */
+export const inferenceKept = (): ((record: FeltingRecord) => Posterior) => {
+  let last: { readonly key: string; readonly posterior: Posterior } | null = null;
+  return record => {
+    const { gaugesDeg, intervals, belief, startSd } = record;
+    const key = JSON.stringify([gaugesDeg, intervals, belief, startSd]);
+    if (last?.key !== key) last = { key, posterior: infer(record) };
+    return last.posterior;
+  };
+};
+
 /** A chance to a hundredth or two is enough to doubt a reading by. */
 const DOUBTERS = 500;
 

@@ -33,23 +33,38 @@ const SCALES = [1, 1.35, 2.2] as const;
 const SHARES = [0.45, 0.315, 0.135] as const;
 const PRIOR_SHARE = 0.1;
 
-/** Log-density of the proposals at a point, no constants common to all. */
-const logProposal = ({ mean, inverseRoot, logDet }: Normal, x: Float64Array): number => {
+/** Squared distance of a point from the middle of a law, in deviations: for points that another law was asked for. */
+const squaredOff = ({ mean, inverseRoot }: Normal, x: Float64Array): number => {
   const d = x.length;
   let own = 0;
-  let square = 0;
   for (let i = 0; i < d; i += 1) {
     let u = 0;
     for (let j = 0; j <= i; j += 1) u += (inverseRoot[i * d + j] ?? 0) * ((x[j] ?? 0) - (mean[j] ?? 0));
     own += u * u;
-    square += (x[i] ?? 0) ** 2;
   }
+  return own;
+};
+
+/** Heights of the proposals, no constants common to all. */
+const heightsOf = (d: number): readonly number[] => SCALES.map((scale, s) => (SHARES[s] ?? 0) / scale ** d);
+
+/**
+ * Log-density of the proposals at a point, no constants common to all.
+ * @param of.own squared distance from the middle of the law, in its deviations  @param of.square the same of the prior
+ */
+const logProposal = (of: {
+  own: number;
+  square: number;
+  logDet: number;
+  heights: readonly number[];
+}): number => {
+  const { own, square, logDet, heights } = of;
   // Each beside the widest of the three, which is never far below the others.
   const widest = own / (2 * SCALES[2] * SCALES[2]);
-  let sum = 0;
-  for (let s = 0; s < SCALES.length; s += 1) {
+  let sum = heights[2] ?? 0;
+  for (let s = 0; s < 2; s += 1) {
     const scale = SCALES[s] ?? 1;
-    sum += ((SHARES[s] ?? 0) / scale ** d) * Math.exp(widest - own / (2 * scale * scale));
+    sum += (heights[s] ?? 0) * Math.exp(widest - own / (2 * scale * scale));
   }
   const near = Math.log(sum) - widest - logDet;
   const far = Math.log(PRIOR_SHARE) - square / 2;
@@ -81,15 +96,43 @@ const proposalAt = (pick: number): number => {
 const writePoint = (
   { mean, root }: Normal,
   u: Float64Array,
-  at: { readonly scale: number; x: Float64Array },
+  at: { readonly from: number; readonly scale: number; x: Float64Array },
 ): void => {
   const d = mean.length;
-  const { scale, x } = at;
+  const { from, scale, x } = at;
   for (let i = 0; i < d; i += 1) {
     let value = 0;
-    for (let j = 0; j <= i; j += 1) value += (root[i * d + j] ?? 0) * (u[j] ?? 0);
+    for (let j = 0; j <= i; j += 1) value += (root[i * d + j] ?? 0) * (u[from + j] ?? 0);
     x[i] = (mean[i] ?? 0) + scale * value;
   }
+};
+
+/**
+ * Standard normal deviates of the evenly spread points, one point after the other, with the deviate of the drift and the number
+ * that picks the proposal behind each. They are the same at every call, so those of the last problem are kept.
+ */
+const deviatesOf = (dimensions: number, count: number): Float64Array => {
+  if (kept.dimensions === dimensions && kept.deviates.length >= count * (dimensions + 2))
+    return kept.deviates;
+  const width = dimensions + 2;
+  const even = evenPoints(width);
+  const uniform = new Float64Array(width);
+  const deviates = new Float64Array(count * width);
+  for (let n = 0; n < count; n += 1) {
+    even(n, uniform);
+    for (let i = 0; i <= dimensions; i += 1) deviates[n * width + i] = normalQuantile(uniform[i] ?? 0.5);
+    deviates[n * width + dimensions + 1] = uniform[dimensions + 1] ?? 0;
+  }
+  kept = { dimensions, deviates };
+  return deviates;
+};
+let kept = { dimensions: 0, deviates: new Float64Array(0) };
+
+/** Sum of the squares of so many numbers of a row. */
+const lengthOf = (row: Float64Array, from: number, count: number): number => {
+  let sum = 0;
+  for (let i = from; i < from + count; i += 1) sum += (row[i] ?? 0) ** 2;
+  return sum;
 };
 
 /** Draws points from the proposals, evenly, and weighs each by what the readings say of it. */
@@ -99,26 +142,27 @@ export const draw = (
   { count, withParticles }: { readonly count: number; readonly withParticles: boolean },
 ): PosteriorDraws => {
   const d = problem.dimensions;
-  const even = evenPoints(d + 2);
-  const uniform = new Float64Array(d + 2);
-  const u = new Float64Array(d);
+  const deviates = deviatesOf(d, count);
   const x = new Float64Array(d);
   const points = new Float64Array(count * d);
   const particles: Particle[] = [];
   const weights = new Float64Array(count);
   const drifts = new Float64Array(count);
+  const proposed = { own: 0, square: 0, logDet: law.logDet, heights: heightsOf(d) };
   let top = Number.NEGATIVE_INFINITY;
   for (let n = 0; n < count; n += 1) {
-    even(n, uniform);
-    for (let i = 0; i < d; i += 1) u[i] = normalQuantile(uniform[i] ?? 0.5);
-    drifts[n] = normalQuantile(uniform[d] ?? 0.5);
-    const s = proposalAt(uniform[d + 1] ?? 0);
-    if (s < 0) x.set(u);
-    else writePoint(law, u, { scale: SCALES[s] ?? 1, x });
+    const from = n * (d + 2);
+    drifts[n] = deviates[from + d] ?? 0;
+    const s = proposalAt(deviates[from + d + 1] ?? 0);
+    if (s < 0) for (let i = 0; i < d; i += 1) x[i] = deviates[from + i] ?? 0;
+    else writePoint(law, deviates, { from, scale: SCALES[s] ?? 1, x });
     points.set(x, n * d);
     const value = problem.logPosterior(x);
     if (withParticles) particles.push(problem.particleOf(x));
-    weights[n] = value - logProposal(law, x);
+    // A point of the law itself lies as far off as its own deviates say.
+    proposed.own = s < 0 ? squaredOff(law, x) : (SCALES[s] ?? 1) ** 2 * lengthOf(deviates, from, d);
+    proposed.square = lengthOf(x, 0, d);
+    weights[n] = value - logProposal(proposed);
     top = Math.max(top, weights[n] ?? top);
   }
   let sum = 0;

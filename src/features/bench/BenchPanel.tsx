@@ -105,7 +105,7 @@ export const BenchPanel = (props: {
     case 'curve':
       return (
         <PanelFrame title="How it shrinks under work" label="Curve" onCancel={close}>
-          <Curve context={context} plan={plan} />
+          <Curve context={context} plan={plan} ahead={standing.model?.pieceForecast.ahead ?? []} />
         </PanelFrame>
       );
     case 'recipe':

@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { priorCurve, curveEnds, meanCurve, readCurves } from '../../core/felting/curve';
+import type { PieceForecast } from '../../core/felting/forecastPiece';
 import { formForModel } from '../../core/felting/feltingRecordOf';
 import { planOf } from '../../core/plan/planOf';
 import type { Plan } from '../../core/plan/makePlan';
@@ -20,7 +21,16 @@ const SHORTEST = 600;
 const percent = (share: number): string => showShare(share);
 
 /** The curve of this piece, against what was believed of it and against earlier pieces of its wool. */
-export const Curve = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
+export const Curve = ({
+  context,
+  plan,
+  ahead,
+}: {
+  readonly context: PieceContext;
+  readonly plan: Plan;
+  /** The way ahead, from now; empty where it is not known or nothing is left. */
+  readonly ahead: PieceForecast['ahead'];
+}) => {
   const { piece, entries } = context;
   const { belief } = usePrior(context);
   const earlier = (usePieces() ?? [])
@@ -55,11 +65,33 @@ export const Curve = ({ context, plan }: { readonly context: PieceContext; reado
       endsIn: formed.gauges[g]?.id ?? '',
     })),
   ];
+  const fan = ahead.map(({ work, share }) => ({ x: done + work, ...share }));
   return (
     <figure>
       <Suspense fallback={<p className="h-72">Drawing …</p>}>
         <LineChart
-          lines={lines}
+          lines={
+            fan.length > 0
+              ? [
+                  ...lines,
+                  {
+                    name: 'rolls to go',
+                    points: fan.map(p => [p.x, p.median] as const),
+                    colour: 'now',
+                    dash: 'dotted',
+                  },
+                ]
+              : lines
+          }
+          {...(fan.length > 0
+            ? {
+                band: {
+                  name: 'four times in five',
+                  points: fan.map(p => [p.x, p.low80, p.high80] as const),
+                  colour: 'now' as const,
+                },
+              }
+            : {})}
           level={{ name: 'target', y: level }}
           xName="work, in rolls"
           yName="length, % of laid"
@@ -68,8 +100,9 @@ export const Curve = ({ context, plan }: { readonly context: PieceContext; reado
         />
       </Suspense>
       <figcaption className="text-[13px] text-chalk">
-        Dashed: what we expected before you measured. Dotted: the target. Pale: earlier pieces in this wool.
-        Points: your measurements.
+        Points: your measurements. Dashed: what we expected before you measured. Dotted across: the target.
+        {fan.length > 0 && ' Shaded: the rolls to go, four times in five.'}
+        {earlier.length > 0 && ' Pale: earlier pieces in this wool.'}
       </figcaption>
     </figure>
   );

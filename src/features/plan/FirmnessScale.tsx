@@ -10,8 +10,7 @@ import { FIRMNESS_WORDS, firmnessText } from '../../words/firmness';
 /** The ends of the scale, g/cm³. */
 const [LEAST, MOST] = [0.05, 0.36];
 const NAMES = ['drapes', 'supple', 'sturdy', 'hard'] as const;
-const share = (density: number): number =>
-  Math.max(0, Math.min(1, (density - LEAST) / (MOST - LEAST)));
+const share = (density: number): number => Math.max(0, Math.min(1, (density - LEAST) / (MOST - LEAST)));
 
 /** How firm the felt is to be, in words and on a scale. Trade grades of pressed felt are behind "Why?". */
 export const FirmnessScale = ({ density }: { readonly density: number | null }) => (

@@ -19,8 +19,16 @@ export interface ChartLine {
   readonly endsIn?: string;
 }
 
+/** A range that is drawn as a band: where, and from where to where. */
+export interface ChartBand {
+  readonly name: string;
+  readonly points: ReadonlyArray<readonly [x: number, low: number, high: number]>;
+  readonly colour: ChartLine['colour'];
+}
+
 interface LineChartProps {
   readonly lines: readonly ChartLine[];
+  readonly band?: ChartBand;
   readonly xName: string;
   readonly yName: string;
   readonly yText: (y: number) => string;
@@ -58,9 +66,35 @@ const seriesOf = (line: ChartLine, colour: string) => ({
   endLabel: { show: line.endsIn !== undefined, formatter: line.endsIn ?? '', color: colour, fontSize: 15 },
 });
 
+/** A band is a line that is not seen, and what stands on it, filled. */
+const bandOf = (band: ChartBand, colour: string) => {
+  const unseen = {
+    type: 'line',
+    stack: 'band',
+    stackStrategy: 'all',
+    silent: true,
+    showSymbol: false,
+  } as const;
+  const lineStyle = { opacity: 0 };
+  return [
+    { ...unseen, name: band.name, lineStyle, data: band.points.map(([x, low]) => [x, low]) },
+    {
+      ...unseen,
+      name: band.name,
+      lineStyle,
+      areaStyle: { color: colour, opacity: 0.25 },
+      data: band.points.map(([x, low, high]) => [x, high - low]),
+    },
+  ];
+};
+
 /** Where the upright axis begins: below all that is drawn, a level that nothing has reached yet included. */
-const lowest = ({ lines, level }: LineChartProps): number => {
-  const all = [...lines.flatMap(l => l.points.map(([, y]) => y)), ...(level ? [level.y] : [])];
+const lowest = ({ lines, level, band }: LineChartProps): number => {
+  const all = [
+    ...lines.flatMap(l => l.points.map(([, y]) => y)),
+    ...(band?.points ?? []).map(([, low]) => low),
+    ...(level ? [level.y] : []),
+  ];
   return Math.max(0, Math.floor((Math.min(1, ...all) - 0.01) * 20) / 20);
 };
 
@@ -102,10 +136,13 @@ const optionOf = (props: LineChartProps, colour: (name: ColourName) => string) =
       axisLabel: { ...text, formatter: yText },
       splitLine: { lineStyle: { color: colour('rim'), type: 'dotted' } },
     },
-    series: props.lines.map((line, i) => ({
-      ...seriesOf(line, colour(line.colour)),
-      ...(i === 0 && across ? { markLine: across } : {}),
-    })),
+    series: [
+      ...props.lines.map((line, i) => ({
+        ...seriesOf(line, colour(line.colour)),
+        ...(i === 0 && across ? { markLine: across } : {}),
+      })),
+      ...(props.band ? bandOf(props.band, colour(props.band.colour)) : []),
+    ],
   };
 };
 
