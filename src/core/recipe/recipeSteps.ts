@@ -50,6 +50,13 @@ export const RECIPE_STEPS: ReadonlyMap<string, StepRest> = new Map([
 /** The kind of act that answers to a step; null for one that is ticked off. */
 export const actOfStep = (step: string): string | null => ACT_STEPS.find(s => s.step === step)?.kind ?? null;
 
+/** A step as it begins: what is chosen for it is in it, nothing is only shown. */
+export const freshStep = (id: string, act: string): RecipeStep => ({
+  id,
+  act,
+  ...RECIPE_STEPS.get(act)?.begins,
+});
+
 /** A step of a recipe in words. */
 export const recipeStepWords = (step: RecipeStep, faces: number): string =>
   RECIPE_STEPS.get(step.act)?.words(step, faces > 1 ? ', each side' : '') ?? step.act;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { woolCost, woolSupply, substituteFor, sufficientShare } from './woolSupply';
+import { enoughFor, spareOf, substituteFor, sufficientShare, woolCost, woolSupply } from './woolSupply';
 import { pileList } from './pileList';
 import { gramsLeft } from './shelfLedger';
 import { weigh } from './weigh';
@@ -113,5 +113,31 @@ describe('what is left of a wool', () => {
     expect(gramsLeft(wool, all)).toBeCloseTo(584.5, 9);
     expect(gramsLeft({ ...wool, gramsCounted: null }, all)).toBeNull();
     expect(gramsLeft({ ...wool, gramsCounted: 10 }, all)).toBe(0);
+  });
+});
+
+describe('what would be enough', () => {
+  const row = { woolId: 'kelp', grams: 100, open: 100, left: 64, short: 36 };
+
+  it('a sheet goes with the square of its size, a solid with the cube', () => {
+    expect(enoughFor(row, false)).toEqual({ smaller: expect.closeTo(0.2, 9), thicknessShare: 0.64 });
+    expect(enoughFor(row, true)?.smaller).toBeCloseTo(1 - 0.64 ** (1 / 3), 9);
+    expect(enoughFor({ ...row, left: 5, short: 95 }, false)).toBeNull();
+  });
+
+  it('other wools give what this plan does not need of them', () => {
+    const rows = [{ woolId: 'oat', grams: 30, open: 20, left: 50, short: 0 }];
+    expect(
+      spareOf(
+        [
+          { woolId: 'oat', left: 50 },
+          { woolId: 'fog', left: null },
+        ],
+        rows,
+      ),
+    ).toEqual([
+      { woolId: 'oat', grams: 30 },
+      { woolId: 'fog', grams: 0 },
+    ]);
   });
 });

@@ -1,3 +1,4 @@
+import { linearFromKept } from '../shrinkage/linearFromKept';
 import type { ScalePile } from './pileList';
 
 /** What one wool must still give, against what is left of it. */
@@ -90,6 +91,34 @@ export const substituteFor = (
     ? { layers: layers.toSorted((a, b) => a - b), grams, woolId: most.woolId }
     : null;
 };
+
+/** Below this share of what is wanted, a smaller piece is another piece (common practice). */
+const LEAST_SHARE = 0.1;
+
+/**
+ * How much smaller, or thinner, a piece would have to be for a wool to be enough: a share of its lengths, and the share of its
+ * thickness that is left. Null where that would be another piece.
+ * @param isSolid a solid's wool goes with the cube of its size, a sheet's with the square
+ */
+export const enoughFor = (
+  row: WoolSupply,
+  isSolid: boolean,
+): { readonly smaller: number; readonly thicknessShare: number } | null => {
+  const share = sufficientShare(row);
+  return share > LEAST_SHARE
+    ? { smaller: linearFromKept(share, isSolid ? 3 : 2), thicknessShare: share }
+    : null;
+};
+
+/** Grams that other wools of the shelf could give: what is left of each, less what this plan still needs of it. */
+export const spareOf = (
+  shelf: ReadonlyArray<{ readonly woolId: string; readonly left: number | null }>,
+  rows: readonly WoolSupply[],
+): ReadonlyArray<{ readonly woolId: string; readonly grams: number }> =>
+  shelf.map(({ woolId, left }) => ({
+    woolId,
+    grams: (left ?? 0) - (rows.find(r => r.woolId === woolId)?.open ?? 0),
+  }));
 
 /**
  * The share of its size that a piece may keep where a wool is short: 1 where it suffices.

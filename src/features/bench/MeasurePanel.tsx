@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import type { GaugeProgress } from '../../core/forecast/forecast';
 import type { FormPlan } from '../../core/forms/formKind';
-import { GREW_QUESTION } from '../../core/tolerances';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { homeUnit, parseQuantity, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene } from '../../drawing/scene';
 import { useKeptDraft } from '../../session/useKeptDraft';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
+import { readingQuestion } from '../../core/advice/readingQuestion';
+import { questionWords } from '../../words/readings';
 import { Button } from '../../ui/Button';
 
 const DraftSchema = z.object({
@@ -24,18 +25,6 @@ type Draft = z.infer<typeof DraftSchema>;
 /** Taller where there is room: an upright tablet. */
 const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
-
-/** A reading that looks like a slip: it grew, or is larger than it was laid. It is asked about, and taken if meant. */
-const question = (gaugeNow: GaugeProgress, mm: number, units: UnitSystem): string | null => {
-  const grew = mm / gaugeNow.nowMm - 1;
-  if (mm > gaugeNow.gauge.laidMm * 1.02)
-    return `${gaugeNow.gauge.id} is longer than when it was laid (${showQuantity(gaugeNow.gauge.laidMm, 'length', units)}). Measure once more?`;
-  if (gaugeNow.measured && grew > GREW_QUESTION)
-    return `${gaugeNow.gauge.id} grew by ${Math.round(grew * 100)} %? Lay it flat without stretching, and measure once more?`;
-  if (mm < gaugeNow.gauge.wantedMm * 0.5)
-    return `${gaugeNow.gauge.id} is less than half its target. Is that right?`;
-  return null;
-};
 
 /** The piece as laid, with the line that is measured now lit. */
 const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string }) => {
@@ -84,7 +73,8 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
   const typed =
     draft.units === units || typedMm === null ? draft.typed : showFigure(typedMm, 'length', { units });
   const mm = typed === '' ? (gaugeNow?.nowMm ?? null) : typedMm;
-  const asked = gaugeNow && mm !== null && typed.length > 1 ? question(gaugeNow, mm, units) : null;
+  const question = gaugeNow && mm !== null && typed.length > 1 ? readingQuestion(gaugeNow, mm) : null;
+  const asked = gaugeNow && question ? questionWords(question, gaugeNow.gauge, units) : null;
 
   const type = (text: string): void => setKept({ ...draft, typed: text, units });
   const press = (key: string): void => {

@@ -1,6 +1,6 @@
 import { CUSHIONS, WATERS } from '../../core/acts/vocabulary';
 import { moveStep, type Recipe, SCHOOLS } from '../../core/recipe/recipe';
-import { RECIPE_STEPS, recipeStepWords } from '../../core/recipe/recipeSteps';
+import { freshStep, RECIPE_STEPS, recipeStepWords } from '../../core/recipe/recipeSteps';
 import type { RecipeStep } from '../../core/acts/recipeStep';
 import { newRecipe, recipeOf } from '../../records/recipe';
 import { useNotify } from '../../session/notices';
@@ -15,13 +15,6 @@ import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import { PanelFrame } from './PanelFrame';
 import { CUSHION_WORDS } from '../../core/acts/cushionWords';
-
-/** A step as it begins: what is chosen for it is in it, nothing is only shown. */
-const freshStep = (id: string, act: string): RecipeStep => ({
-  id,
-  act,
-  ...RECIPE_STEPS.get(act)?.begins,
-});
 
 const StepRow = (props: {
   readonly step: RecipeStep;

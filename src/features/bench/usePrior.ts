@@ -5,35 +5,17 @@ import {
   type PooledPrior,
   swatchEvidence,
 } from '../../core/felting/pooledPrior';
-import { feltingRecordOf, formForModel } from '../../core/felting/feltingRecordOf';
-import { GENERAL_PRIOR } from '../../core/felting/feltingModel';
-import type { FeltingRecord } from '../../core/felting/likelihood';
+import { finishedRecord } from '../../core/felting/finishedRecord';
 import { trainingPiecesOf } from '../../core/felting/trainingPieces';
-import { planOf } from '../../core/plan/planOf';
 import { breedOf } from '../../core/wool/breeds';
 import { swatchOutcome } from '../../core/wool/swatchOutcome';
-import type { Entry } from '../../records/entry';
-import type { Piece } from '../../records/piece';
 import { valueOf } from '../../session/jobError';
 import type { PieceContext } from '../../session/pieceContext';
 import { useLogs } from '../../session/useLogs';
 import { useAllPieces, useSwatches, useWools } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 
-/** A finished piece as the model reads it, its dry measures the last of its measurings; null where its plan cannot be read. */
-const feltedOfFinished = (piece: Piece, log: readonly Entry[]): FeltingRecord | null => {
-  const plan = planOf(piece.plan);
-  if (!plan.ok) return null;
-  const dry = {
-    id: `${piece.id} dry`,
-    seq: Number.MAX_SAFE_INTEGER,
-    at: piece.result.finishedAt ?? '',
-    act: { kind: 'measure', readings: piece.result.readings } as const,
-  };
-  return feltingRecordOf([...log, dry], formForModel(plan.value.form), GENERAL_PRIOR);
-};
-
-/** What is believed of this piece from what the maker finished before, and how many pieces and swatches said so. */
+/** What is expected of this piece by what the maker finished before, and how many pieces and swatches said so. */
 export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces: number } => {
   const { piece } = context;
   const { workers } = useWorkshop();
@@ -49,7 +31,7 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
     queryKey: ['learn', worked.map(p => [p.id, p.updatedAt, logs.get(p.id)?.length ?? 0])],
     queryFn: async () => {
       const read = worked.flatMap(p => {
-        const record = feltedOfFinished(p, logs.get(p.id) ?? []);
+        const record = finishedRecord(p, logs.get(p.id) ?? []);
         return record && record.intervals.length > 0 ? [{ id: p.id, record }] : [];
       });
       const says = valueOf(await workers.bench.run('learn', { logs: read.map(r => r.record) }));

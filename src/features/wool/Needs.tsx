@@ -1,13 +1,13 @@
 import type { Plan } from '../../core/plan/makePlan';
-import { linearFromKept } from '../../core/shrinkage/linearFromKept';
 import { showQuantity, showShare } from '../../core/units/units';
 import {
+  enoughFor,
+  spareOf,
   woolCost,
   type WoolSupply,
   woolSupply,
   type Substitute,
   substituteFor,
-  sufficientShare,
 } from '../../core/wool/woolSupply';
 import { type ScalePile, woolNeeds } from '../../core/wool/pileList';
 import type { WeighPlan } from '../../core/wool/weigh';
@@ -20,9 +20,6 @@ import { Button } from '../../ui/Button';
 import { Why } from '../../ui/Why';
 import { UNDYED } from '../../core/wool/undyed';
 
-/** Below this share of what is wanted, a smaller piece is another piece. */
-const LEAST_SHARE = 0.1;
-
 /** What would make too little enough: a smaller piece, a thinner one, or another wool where it is not seen. */
 const WaysOut = (props: {
   readonly row: WoolSupply;
@@ -32,19 +29,18 @@ const WaysOut = (props: {
 }) => {
   const { row, context, plan, substitute } = props;
   const { units } = context.settings;
-  const share = sufficientShare(row);
-  const smaller = linearFromKept(share, plan.form.solid ? 3 : 2);
+  const enough = enoughFor(row, plan.form.solid !== null);
   const { thickness, size } = plan.values;
   const layerWords = substitute?.layers.map(l => l + 1).join(' and ');
   return (
     <div className="text-[13px]">
-      {share > LEAST_SHARE && (
+      {enough && (
         <p>
-          It would be enough for a piece {showShare(smaller)} smaller
-          {size === undefined ? '' : ` (${showQuantity(size * (1 - smaller), 'length', units)})`}
+          It would be enough for a piece {showShare(enough.smaller)} smaller
+          {size === undefined ? '' : ` (${showQuantity(size * (1 - enough.smaller), 'length', units)})`}
           {thickness === undefined || plan.form.solid
             ? ''
-            : `; or felt ${showQuantity(thickness * share, 'thickness', units)} thick`}
+            : `; or felt ${showQuantity(thickness * enough.thicknessShare, 'thickness', units)} thick`}
           ; or use less of it in its layers.
         </p>
       )}
@@ -96,12 +92,10 @@ export const Needs = (props: {
   const short = rows.filter(r => r.short > 0);
   const cost = woolCost(rows.map(r => ({ grams: r.grams, per100g: r.wool?.per100g })));
   if (rows.length < 2 && short.length === 0 && cost.sum === 0) return null;
-  const spare = wools
-    .filter(w => w.deletedAt === null && w.sort === 'wool')
-    .map(w => ({
-      woolId: w.id,
-      grams: (left(w) ?? 0) - (rows.find(r => r.woolId === w.id)?.open ?? 0),
-    }));
+  const spare = spareOf(
+    wools.filter(w => w.deletedAt === null && w.sort === 'wool').map(w => ({ woolId: w.id, left: left(w) })),
+    rows,
+  );
   const substituteOf = (row: WoolSupply) => {
     const open = piles.filter(p => !context.weighings.some(e => e.act.pile === p.id));
     const found = substituteFor(row, open, spare);
