@@ -131,7 +131,7 @@ test.describe('one piece from wish to record', () => {
     await set('C, width at the mouth', '7');
     await set('Dry weight', '60');
     await go('Mark as finished', 'button');
-    await expect(page.getByText(/Finished since/)).toBeVisible();
+    await expect(page.getByText(/Finished on/)).toBeVisible();
     await press('?');
     await expect(page.getByRole('dialog')).toContainText('undo');
     await press('Escape');

@@ -95,7 +95,10 @@ const server = spawn(join(root, 'node_modules/.bin/tsx'), ['server/main.ts'], {
   cwd: root,
   env: { ...process.env, PORT },
 });
-await new Promise(resolve => server.stdout.once('data', resolve));
+await new Promise((resolve, reject) => {
+  server.stdout.once('data', resolve);
+  server.once('exit', () => reject(new Error(`No server at port ${PORT}: is one running there already?`)));
+});
 const browser = await chromium.launch({ executablePath: browserPath() ?? '', args: BROWSER_FLAGS });
 for (const view of VIEWS) {
   const context = await browser.newContext({

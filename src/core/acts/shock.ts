@@ -28,7 +28,7 @@ export const shock = defineAct(z.object({ kind: z.literal('shock'), rounds: Coun
     },
   },
   control: {
-    key: 'Hot and cold',
+    key: 'Hot/cold',
     takes: ['count'],
     counts: { usual: 1, choices: [1, 2, 3, 4] },
     turns: 'count',

@@ -7,10 +7,10 @@ import { showShare } from '../../core/units/units';
 const MOST = 1000;
 const tens = (rolls: number): number => Math.round(rolls / 10) * 10;
 
-/** @example countWords({ low: 190, middle: 330, high: 600 }, 'crosswise') // 'about 330 more crosswise, 190 at least' */
+/** @example countWords({ low: 190, middle: 330, high: 600 }, 'crosswise') // 'about 330 crosswise, 190 at least' */
 const countWords = ({ low, middle }: RollRange, way: string): string => {
-  const more = middle > MOST ? `over ${MOST} more` : `about ${tens(middle)} more`;
-  const least = tens(low) > 0 ? `${tens(low)} at least` : 'or none at all';
+  const more = middle > MOST ? `over ${MOST}` : `about ${tens(middle)}`;
+  const least = tens(low) > 0 ? `${tens(low)} at least` : 'or none';
   return `${[more, way].filter(Boolean).join(' ')}, ${least}`;
 };
 
@@ -41,7 +41,7 @@ export const RollsToGo = ({ model }: { readonly model: ModelAnswer }) => {
         ways
           .filter(w => w.count.middle > 0)
           .map(w => (
-            <p key={w.name} className="text-2xl leading-snug">
+            <p key={w.name} className="text-xl leading-snug">
               {countWords(w.count, w.name)}
             </p>
           ))

@@ -134,7 +134,7 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
     </div>
   ) : (
     <div>
-      <p className="font-semibold">Finished since {localDay(finishedAt)}.</p>
+      <p className="font-semibold">Finished on {localDay(finishedAt)}.</p>
       <p>
         {context.wool
           ? `Its shrinkage is now suggested for your next piece in ${context.wool.name}.`
