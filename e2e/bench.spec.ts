@@ -24,7 +24,7 @@ test.describe('at the bench, upright tablet', () => {
     await expect(page.getByText('560 rolls')).toBeVisible();
     await page.getByRole('radio', { name: 'Throw' }).tap();
     await page.getByRole('button', { name: 'Throw 12' }).tap();
-    await page.getByRole('radio', { name: 'Hot and cold' }).tap();
+    await page.getByRole('radio', { name: 'Hot/cold' }).tap();
     await page.getByRole('button', { name: 'Hot and cold, once' }).tap();
     await expect(page.getByText('12 throws')).toBeVisible();
   });

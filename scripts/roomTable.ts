@@ -93,6 +93,7 @@ export const CORE_ORDER = [
   'wool',
   'plan',
   'log',
+  'ways',
   'recipe',
   'learning',
   'felting',

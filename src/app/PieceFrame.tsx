@@ -66,6 +66,8 @@ const usePieceActs = (piece: Piece) => {
         shrinkageFrom: piece.shrinkageFrom,
         colours: piece.colours,
         recipe: piece.recipe,
+        way: piece.way,
+        judge: piece.judge,
         laying: piece.laying,
       }),
       plan,

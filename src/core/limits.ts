@@ -35,6 +35,8 @@ export const LIMITS = {
   face: { least: 1, most: 20 },
   /** Rolls, rubs, throws or rounds of one entry. */
   actCount: { least: 1, most: 1_000_000 },
+  /** Minutes of one entry: half a day. */
+  minutes: { least: 0.1, most: 720 },
   countSpread: { least: 0, most: 1_000_000 },
 } as const satisfies Readonly<Record<string, Limit>>;
 

@@ -12,6 +12,8 @@ import { LIMITS } from '../core/limits';
 import { count, figure, fresh, Id, IsoTime, kept } from './common';
 import { defineKind } from './kind';
 import { RecipeSchema } from './recipe';
+import { JUDGES } from '../core/advice/judge';
+import { WAY_IDS } from '../core/forms/wayId';
 import { isObject, type Migration } from './migrate';
 import { withinLimits } from './withinLimits';
 
@@ -58,7 +60,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(8),
+  version: z.literal(9),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -86,6 +88,10 @@ const PieceSchema = z.object({
   }),
   /** Wools of each layer, the one laid first at 0; a layer that is not named is of the piece's own wool. */
   colours: z.array(z.array(z.object({ woolId: Id.nullable(), share: Share100 })).max(6)).max(50),
+  /** The way it is worked; null as is usual for its form. */
+  way: z.enum(WAY_IDS).nullable(),
+  /** How its maker judges where it stands. */
+  judge: z.enum(JUDGES),
   /** How it is worked, step by step; null where it goes by the advice alone. */
   recipe: RecipeSchema.nullable(),
   result: z.object({
@@ -195,6 +201,7 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   },
   { version: 7, name: 'AddCapToDropsAndEggs', up: addMeasure(['drop', 'egg'], 'over') },
   { version: 8, name: 'AddFoldedEdges', up: addMeasure(['cone', 'flap-pocket'], 'hem') },
+  { version: 9, name: 'AddWayAndJudge', up: old => ({ ...old, way: null, judge: 'tape' }) },
 ];
 
 /** Every wool that a piece is made of: its own, and those of single layers and of decorations. */
@@ -268,9 +275,11 @@ export const newPiece = (of: {
   readonly colours?: Piece['colours'];
   readonly shrinkageFrom?: Piece['shrinkageFrom'];
   readonly recipe?: Piece['recipe'];
+  readonly way?: Piece['way'];
+  readonly judge?: Piece['judge'];
 }): Piece => ({
   kind: 'piece',
-  version: 8,
+  version: 9,
   ...fresh(of.id, of.now),
   name: of.name,
   notes: '',
@@ -279,6 +288,8 @@ export const newPiece = (of: {
   plan: of.plan,
   laying: of.laying ?? USUAL_LAYING,
   colours: of.colours ?? [],
+  way: of.way ?? null,
+  judge: of.judge ?? 'tape',
   recipe: of.recipe ?? null,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

@@ -55,6 +55,9 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'soft-inside':
     'It is the right size but soft inside. Hot and cold in turn firms it most; squeeze and roll in between.',
   'size-and-firm': 'It is the right size and firm. Stop here: shrinking cannot be undone.',
+  unmeasured: 'It has not been measured for a while, so we know less about it.',
+  'by-feel': 'You work by feel: work it and test it in turn until it is firm.',
+  'firm-by-feel': 'It is firm. Stop here: shrinking cannot be undone.',
   'way-to-go': 'Then measure again: we can’t tell yet how far it shrinks.',
   'does-not-fit':
     'That does not fit your other measurements. Measure once more; if it is the same, it counts.',

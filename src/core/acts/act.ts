@@ -77,6 +77,7 @@ export interface BenchControl {
   /** What stands on its key; null where it is only done when it is advised. */
   readonly key: string | null;
   readonly takes: ReadonlyArray<'direction' | 'side' | 'water' | 'count' | 'cushion' | 'pressure'>;
+  readonly unit: 'min' | null;
   readonly counts: { readonly usual: number; readonly choices: readonly number[] } | null;
   readonly turns: 'direction' | 'water' | 'count' | null;
   readonly make: (choices: ActChoices, usual: UsualWork) => Act | null;

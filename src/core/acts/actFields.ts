@@ -12,6 +12,8 @@ export const Spread = figure(LIMITS.countSpread).exactOptional();
 export const LengthMm = figure(LIMITS.readingMm);
 export const Grams = figure(LIMITS.grams);
 export const ThicknessMm = figure(LIMITS.thicknessMm);
+/** How long, minutes. */
+export const Minutes = figure(LIMITS.minutes);
 /** A place on the laid outline, mm from its own origin. */
 export const Place = z.object({ x: figure(LIMITS.coordinateMm), y: figure(LIMITS.coordinateMm) });
 /** Name of another entry, of a wool, of a step. */

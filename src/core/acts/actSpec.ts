@@ -54,6 +54,8 @@ export interface ActControl<A extends BaseAct> {
   readonly key?: string;
   /** What can be chosen of it, in the order it is shown. */
   readonly takes: ReadonlyArray<'direction' | 'side' | 'water' | 'count' | 'cushion' | 'pressure'>;
+  /** What its count is in, where it is no plain number: minutes. */
+  readonly unit?: 'min';
   /** Counts to choose from, and the one that is taken until another is chosen (common practice). */
   readonly counts?: { readonly usual: number; readonly choices: readonly number[] };
   /** What the keys to the right and left change. */
@@ -129,6 +131,7 @@ export interface ActEntry<S extends ActObject> {
   readonly control: {
     readonly key: string | null;
     readonly takes: ActControl<BaseAct>['takes'];
+    readonly unit: 'min' | null;
     readonly counts: NonNullable<ActControl<BaseAct>['counts']> | null;
     readonly turns: NonNullable<ActControl<BaseAct>['turns']> | null;
     readonly make: (choices: ActChoices, usual: UsualWork) => z.infer<S> | null;
@@ -165,6 +168,7 @@ export const defineAct =
         ? {
             key: control.key ?? null,
             takes: control.takes,
+            unit: control.unit ?? null,
             counts: control.counts ?? null,
             turns: control.turns ?? null,
             make: control.make,

@@ -9,6 +9,8 @@ export interface ActChoices {
   readonly cushion?: Cushion;
   readonly pressure?: Pressure;
   readonly water?: Water;
+  /** True where it was done by feel: nobody counted. */
+  readonly feel?: boolean;
   /** Which of a few things it does: `cut` or `resist-out` of an opening. */
   readonly what?: string;
   /** A step of a recipe. */

@@ -29,3 +29,6 @@ export const suits = (
       return outlineIs === FOR[name];
   }
 };
+
+/** The test that says whether a piece is firm. */
+export type FirmTest = 'pinch' | Extract<TestName, 'squeeze' | 'cloth'>;

@@ -1,3 +1,12 @@
+import { bead } from './bead';
+import { board } from './board';
+import { handRub } from './handRub';
+import { machine } from './machine';
+import { palms } from './palms';
+import { shake } from './shake';
+import { stir } from './stir';
+import { stocking } from './stocking';
+import { tube } from './tube';
 import { fault } from './fault';
 import { feltTest } from './feltTest';
 import { lay } from './lay';
@@ -27,8 +36,17 @@ export const ACTS = [
   look,
   measure,
   open,
+  palms,
+  bead,
+  stocking,
+  shake,
+  board,
+  handRub,
+  tube,
+  stir,
   throwing,
   shock,
+  machine,
   water,
   feltTest,
   thickness,

@@ -1,12 +1,11 @@
 import type { BenchState } from '../log/benchState';
-import type { TestName } from '../acts/vocabulary';
+import type { FirmTest } from '../acts/feltTests';
 import type { FormPlan } from '../forms/formKind';
 import type { ProposedAct } from './proposedAct';
-import { PRACTICE } from '../acts/practice';
+import type { UsualAmount } from '../ways/way';
+import { usualAct } from './usualAct';
 
-/** The test that says whether a piece is firm: a solid is squeezed, cloth is looked at from its back, all else is pinched. */
-export type FirmTest = 'pinch' | Extract<TestName, 'squeeze' | 'cloth'>;
-
+/** A solid is squeezed, cloth is looked at from its back, all else is pinched; a way may say otherwise. */
 export const firmTestOf = (form: Pick<FormPlan, 'solid' | 'outlineIs'>): FirmTest => {
   if (form.solid) return 'squeeze';
   return form.outlineIs === 'cloth' ? 'cloth' : 'pinch';
@@ -25,15 +24,16 @@ export const firmTestResult = (
   return { isTested: grade !== null && since === 0, isFirm: grade !== null && grade >= FIRM_FROM[test] };
 };
 
-/** What is done at size: test it, or firm what is soft; null where it was tested and is firm. */
-export const firmAct = (state: BenchState, test: FirmTest): ProposedAct | null => {
+/**
+ * What is done at size: test it, or firm what is soft; null where it was tested and is firm.
+ * @param firms what firms a piece that is worked in its way
+ */
+export const firmAct = (state: BenchState, test: FirmTest, firms: UsualAmount): ProposedAct | null => {
   const { isTested, isFirm } = firmTestResult(state, test);
   if (!isTested)
     return test === 'pinch'
       ? { act: 'pinch', reason: 'nearly-there' }
       : { act: 'test', test, reason: 'nearly-there' };
   if (isFirm) return null;
-  return test === 'squeeze'
-    ? { act: 'shock', count: 1, reason: 'soft-inside' }
-    : { act: 'throw', count: PRACTICE.throws, reason: 'size-reached-soft' };
+  return usualAct(firms, test === 'squeeze' ? 'soft-inside' : 'size-reached-soft');
 };

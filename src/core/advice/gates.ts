@@ -3,7 +3,8 @@ import type { Forecast } from '../forecast/forecast';
 import type { FormPlan } from '../forms/formKind';
 import { SIZE_TOLERANCE } from '../tolerances';
 import { isHollow } from './faults';
-import { firmTestResult, type FirmTest } from './firmTest';
+import type { FirmTest } from '../acts/feltTests';
+import { firmTestResult } from './firmTest';
 
 /** What a piece has reached, and what it may do from there. Told, never commanded. */
 export type Gate =

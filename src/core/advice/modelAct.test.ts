@@ -1,3 +1,4 @@
+import { wayOf } from '../ways/register';
 import { describe, expect, it } from 'vitest';
 import { modelAct, restOfMove } from './modelAct';
 import { benchState } from '../log/benchState';
@@ -18,6 +19,7 @@ const ASKED: FeltingGoal = {
 };
 const record = (...acts: Act[]) => feltingRecordOf(logOf(...acts), FLAT, GENERAL_PRIOR);
 
+const BUNDLE = wayOf({}, { outlineIs: 'resist', solid: null }, 'bundle');
 const NO_RANGE = { mean: 0, sd: 0, low95: 0, low80: 0, median: 0, high80: 0, high95: 0 };
 
 describe('the next act of the model', () => {
@@ -53,11 +55,18 @@ describe('the next act of the model', () => {
       {
         pieceForecast: pieceForecast(move, of.more),
         intensity: 1,
+        perUnit: 1,
         since: of.since ?? NO_WORK,
         hasDirections: true,
         learntFrom: { ownShare: 0, pieces: 0 },
       },
-      { gaugeProgress, worked: { faces: [1, 2], setOfRolls: 30 }, test: 'pinch' },
+      {
+        gaugeProgress,
+        worked: { faces: [1, 2], setOfRolls: 30 },
+        test: 'pinch',
+        way: BUNDLE,
+        shrink: BUNDLE.shrink,
+      },
     );
   const MOVE = { kind: 'roll', rolls: { along: 40, across: 60 } } as const;
 

@@ -6,9 +6,12 @@ import { stageOf } from '../log/stageOf';
 import { progressForecast, progressOf } from '../forecast/progressForecast';
 import { gaugeOf, logOf, measure, roll } from '../log/testing/logs';
 import type { ProposedAct } from './proposedAct';
+import { wayOf } from '../ways/register';
 import { nextAct } from './nextAct';
 
 const GAUGES = [gaugeOf('A', 600, 400), gaugeOf('B', 450, 300)];
+
+const BUNDLE = wayOf({}, { outlineIs: 'resist', solid: null }, 'bundle');
 
 const LAID = [
   { x: 0, y: -200 },
@@ -27,7 +30,12 @@ const BEGUN: readonly Act[] = [
 ];
 const advise = (...acts: Act[]): ProposedAct => {
   const state = benchState(logOf(...acts));
-  return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, form: FLAT });
+  return nextAct(state, progressForecast(GAUGES, state), {
+    faces: [1, 2],
+    setOfRolls: 30,
+    form: FLAT,
+    way: BUNDLE,
+  });
 };
 
 describe('progress', () => {
@@ -153,14 +161,18 @@ describe('the next act follows the order of the work', () => {
   it('proposes the felter’s own set, and a short one near the end', () => {
     const state = benchState(logOf(...BEGUN, roll(0, 60), roll(90, 60), measure(500, 375)));
     const forecast = progressForecast(GAUGES, state);
-    expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50, form: FLAT })).toMatchObject({
+    expect(nextAct(state, forecast, { faces: [1], setOfRolls: 50, form: FLAT, way: BUNDLE })).toMatchObject({
       act: 'roll',
       rolls: 50,
     });
     const near = benchState(logOf(...BEGUN, roll(0, 60), roll(90, 60), measure(413, 310)));
     const close = progressForecast(GAUGES, near);
-    expect(nextAct(near, close, { faces: [1], setOfRolls: 50, form: FLAT })).toMatchObject({ rolls: 10 });
-    expect(nextAct(near, close, { faces: [1], setOfRolls: 5, form: FLAT })).toMatchObject({ rolls: 5 });
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 50, form: FLAT, way: BUNDLE })).toMatchObject({
+      rolls: 10,
+    });
+    expect(nextAct(near, close, { faces: [1], setOfRolls: 5, form: FLAT, way: BUNDLE })).toMatchObject({
+      rolls: 5,
+    });
   });
 
   it('past the target: stretch at once, and no more rolling is proposed', () => {
@@ -212,7 +224,12 @@ describe('the next act follows the order of the work', () => {
     const there = [...BEGUN, roll(0, 100), measure(405, 303)];
     const ask = (form: Parameters<typeof nextAct>[2]['form'], ...acts: Act[]): ProposedAct => {
       const state = benchState(logOf(...there, ...acts));
-      return nextAct(state, progressForecast(GAUGES, state), { faces: [1, 2], setOfRolls: 30, form });
+      return nextAct(state, progressForecast(GAUGES, state), {
+        faces: [1, 2],
+        setOfRolls: 30,
+        form,
+        way: wayOf({}, form, null),
+      });
     };
     const test = (name: 'squeeze' | 'cloth', grade: number): Act => ({ kind: 'test', test: name, grade });
     const nuno = { ...FLAT, outlineIs: 'cloth' } as const;

@@ -6,7 +6,12 @@ import { SIZE_TOLERANCE } from '../tolerances';
 import type { ProposedAct } from './proposedAct';
 import type { FormPlan } from '../forms/formKind';
 import { faultAct } from './faultAct';
-import { firmAct, type FirmTest, firmTestOf } from './firmTest';
+import type { FirmTest } from '../acts/feltTests';
+import { firmAct, firmTestOf, firmTestResult } from './firmTest';
+import { shrinkOf } from '../ways/shrinkOf';
+import type { UsualAmount, Way } from '../ways/way';
+import { usualAct } from './usualAct';
+import type { Judge } from './judge';
 import { modelAct, type ModelAnswer } from './modelAct';
 import { leastFace, type WorkHabits } from '../log/leastFace';
 import { PRACTICE } from '../acts/practice';
@@ -28,24 +33,57 @@ const waysOf = ({ gauge }: GaugeProgress): readonly RollDirection[] => {
 const leastOf = (state: BenchState, faces: readonly number[], ways: readonly RollDirection[]) =>
   ways.map(way => leastFace(state, faces, way)).reduce((a, b) => (b.work < a.work ? b : a));
 
-const early = (state: BenchState, faces: readonly number[]): ProposedAct | null => {
+/** Grades from which the skin holds: it lifts as one; hairs do not move. Either test is enough. Common practice. */
+const SKIN = { pinch: 2, finger: 1 } as const;
+const skinHolds = ({ pinch, tests }: BenchState): boolean =>
+  (pinch ?? 0) >= SKIN.pinch || (tests.finger ?? 0) >= SKIN.finger;
+
+/** The test that says whether the skin holds: its last grade, and what was worked since. */
+const skinOf = (state: BenchState, { skinTest: test }: Way): { grade: number | null; since: number } =>
+  test === 'pinch'
+    ? { grade: state.pinch, since: state.workSincePinch }
+    : { grade: state.tests[test] ?? null, since: state.workSinceTest[test] ?? 0 };
+
+/** What makes the skin, while there is too little of it; null once it may be tested. */
+const skinAct = (state: BenchState, faces: readonly number[], { skin, bySide }: Way): ProposedAct | null => {
+  if (skin.kind === 'rub') {
+    const raw = faces.find(f => (state.rubs[f] ?? 0) < skin.count);
+    return raw === undefined ? null : { act: 'rub', face: raw, count: skin.count, reason: 'no-skin-yet' };
+  }
+  const left = skin.count * (bySide ? faces.length : 1) - (state.done[skin.kind] ?? 0);
+  return left > 0 ? usualAct({ kind: skin.kind, count: Math.min(skin.count, left) }, 'no-skin-yet') : null;
+};
+
+/** More of what makes the skin, where it was tested and does not hold. */
+const moreSkin = (state: BenchState, faces: readonly number[], { skin }: Way): ProposedAct => {
+  if (skin.kind !== 'rub') return usualAct(skin, 'no-skin-yet');
+  const face = faces.reduce((a, b) => ((state.rubs[b] ?? 0) < (state.rubs[a] ?? 0) ? b : a), faces[0] ?? 1);
+  return { act: 'rub', face, count: skin.count, reason: 'no-skin-yet' };
+};
+
+const early = (state: BenchState, faces: readonly number[], way: Way): ProposedAct | null => {
   const dry = faces.find(f => !state.wettedFaces.includes(f));
   if (dry !== undefined) return { act: 'wet', face: dry, reason: 'dry-face' };
-  if (state.pinch !== null && state.pinch >= 2) return null;
-  if (state.rolls > 0 && state.pinch === null) return null;
-  const raw = faces.find(f => (state.rubs[f] ?? 0) < PRACTICE.rubs);
-  if (raw !== undefined) return { act: 'rub', face: raw, count: PRACTICE.rubs, reason: 'no-skin-yet' };
-  if (state.pinch === null || state.workSincePinch >= PRACTICE.rubs)
-    return { act: 'pinch', reason: 'skin-to-test' };
-  const least = faces.reduce((a, b) => ((state.rubs[b] ?? 0) < (state.rubs[a] ?? 0) ? b : a), faces[0] ?? 1);
-  return { act: 'rub', face: least, count: PRACTICE.rubs, reason: 'no-skin-yet' };
+  if (skinHolds(state)) return null;
+  const { grade, since } = skinOf(state, way);
+  // Shrunk without a test: whoever works on knows that it holds.
+  const { kind } = way.shrink;
+  const shrunk = kind === way.skin.kind ? 0 : (state.done[kind] ?? 0);
+  if (shrunk > 0 && grade === null) return null;
+  const raw = skinAct(state, faces, way);
+  if (raw) return raw;
+  if (grade === null || since >= way.skin.count)
+    return way.skinTest === 'pinch'
+      ? { act: 'pinch', reason: 'skin-to-test' }
+      : { act: 'test', test: way.skinTest, reason: 'skin-to-test' };
+  return moreSkin(state, faces, way);
 };
 
 /** What is said once nothing is left too large; null while there is. */
 const atSize = (
   state: BenchState,
   gaugeProgress: readonly GaugeProgress[],
-  test: FirmTest,
+  of: { readonly test: FirmTest; readonly way: Way },
 ): ProposedAct | null => {
   if (!gaugeProgress.every(s => s.measured) || gaugeProgress.some(tooLarge)) return null;
   const worked = state.rollsSinceMeasure + state.throwsSinceMeasure;
@@ -57,12 +95,24 @@ const atSize = (
       ? { act: 'measure', reason: 'nearly-there' }
       : { act: 'stretch', reason: 'too-small', about: small };
   return (
-    firmAct(state, test) ??
+    firmAct(state, of.test, of.way.firms) ??
     (worked > 0 ? { act: 'measure', reason: 'nearly-there' } : { act: 'stop', reason: 'size-and-firm' })
   );
 };
 
-const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: WorkHabits): ProposedAct => {
+const rolling = (
+  state: BenchState,
+  forecast: Forecast,
+  { faces, setOfRolls, way }: WorkHabits & { readonly way: Way },
+): ProposedAct => {
+  if (way.shrink.kind !== 'roll')
+    return usualAct(
+      shrinkOf(
+        way,
+        forecast.gaugeProgress.map(g => g.gauge),
+      ),
+      'least-worked',
+    );
   const { gaugeProgress, lopsided } = forecast;
   const furthest = Math.max(...gaugeProgress.map(s => s.progress));
   const every = furthest > NEAR || lopsided ? PRACTICE.measureEvery.near : PRACTICE.measureEvery.far;
@@ -78,6 +128,26 @@ const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: W
   return { act: 'roll', face: least.face, directionDeg: least.directionDeg, rolls, reason: 'least-worked' };
 };
 
+/** Turns of work after which it is tested, where it goes by feel. Common practice. */
+const TURNS_TO_A_TEST = 3;
+
+/** By feel: it is worked and tested in turn, until the test says that it is firm. */
+const byFeel = (
+  state: BenchState,
+  of: { readonly shrink: UsualAmount; readonly test: FirmTest; readonly working: ProposedAct },
+): ProposedAct => {
+  const { isTested, isFirm } = firmTestResult(state, of.test);
+  if (isTested && isFirm) return { act: 'stop', reason: 'firm-by-feel' };
+  const since =
+    of.test === 'pinch'
+      ? state.workSincePinch
+      : (state.workSinceTest[of.test] ?? state.done[of.shrink.kind] ?? 0);
+  if (since < TURNS_TO_A_TEST * of.shrink.count) return { ...of.working, reason: 'by-feel' };
+  return of.test === 'pinch'
+    ? { act: 'pinch', reason: 'by-feel' }
+    : { act: 'test', test: of.test, reason: 'by-feel' };
+};
+
 /**
  * One next act from where the work stands: wet, rub to a skin, test it, roll, measure in time, firm up, stop. The felting model
  * says how far to roll and when it is there; until it has answered, rules of common practice do. A fault that is to be mended
@@ -86,16 +156,27 @@ const rolling = (state: BenchState, forecast: Forecast, { faces, setOfRolls }: W
 export const nextAct = (
   state: BenchState,
   forecast: Forecast,
-  worked: WorkHabits & {
+  of: WorkHabits & {
     readonly model?: ModelAnswer | null;
     readonly form: Pick<FormPlan, 'laid' | 'solid' | 'outlineIs'>;
+    readonly way: Way;
+    readonly judge?: Judge;
   },
 ): ProposedAct => {
-  const first = early(state, worked.faces);
+  const { way, judge = 'tape' } = of;
+  const first = early(state, of.faces, way);
   if (first) return first;
-  const test = firmTestOf(worked.form);
-  const next = worked.model
-    ? modelAct(state, worked.model, { gaugeProgress: forecast.gaugeProgress, worked, test })
-    : (atSize(state, forecast.gaugeProgress, test) ?? rolling(state, forecast, worked));
-  return faultAct(next, state, { laid: worked.form.laid.points, worked });
+  const test = way.firmTest ?? firmTestOf(of.form);
+  const shrink = shrinkOf(
+    way,
+    forecast.gaugeProgress.map(g => g.gauge),
+  );
+  const working = rolling({ ...state, rollsSinceMeasure: 0 }, forecast, of);
+  const next =
+    judge === 'feel'
+      ? byFeel(state, { shrink, test, working })
+      : of.model
+        ? modelAct(state, of.model, { gaugeProgress: forecast.gaugeProgress, worked: of, test, way, shrink })
+        : (atSize(state, forecast.gaugeProgress, { test, way }) ?? rolling(state, forecast, of));
+  return faultAct(next, state, { laid: of.form.laid.points, worked: of });
 };

@@ -23,7 +23,13 @@ export type Reason =
   | 'at-its-limit'
   | 'by-recipe'
   | 'corner-lags'
-  | 'thin-to-mend';
+  | 'thin-to-mend'
+  /** It was not measured when it was time to; the work goes on. */
+  | 'unmeasured'
+  /** It goes by feel: worked until the test says that it is firm. */
+  | 'by-feel'
+  /** By feel it is firm. */
+  | 'firm-by-feel';
 
 /** One next act. It never commands: any other act is as easy. */
 export type ProposedAct = {

@@ -27,6 +27,7 @@ const model = (along: number, across: number, since: FeltingWork = NO_WORK): Mod
     move: { kind: 'roll', rolls: { along, across } },
   } as ModelAnswer['pieceForecast'],
   intensity: 1,
+  perUnit: 1,
   since,
   hasDirections: true,
   learntFrom: { ownShare: 0, pieces: 0 },

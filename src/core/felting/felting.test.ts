@@ -21,7 +21,7 @@ import { choleskyOf, type FeltingRecord, logLikelihood, likelihoodProblem } from
 import { CASES } from './testing/cases';
 import { simulatedPiece } from './testing/simulatedPiece';
 
-const TYPICAL = { limit: 0.6, halfWork: 255, lag: 0.65, share: 0.82, bias: 0 };
+const TYPICAL = { limit: 0.6, halfWork: 255, lag: 0.65, share: 0.82, bias: 0, delay: 0 };
 const shrinkage = (work: FeltingWork, deg = 0, p = TYPICAL): number =>
   1 - Math.exp(logLength(stretchOf(grow(ZERO, work, { share: p.share, vigour: 1 }), p), lineAt(deg)));
 
@@ -51,7 +51,7 @@ describe('the felting model', () => {
   it.each(CASES)('foretells the lengths of case $id, and how likely its readings are', one => {
     const { record, check } = one;
     const { E, h, rho, a, b } = check.atTheta;
-    const theta = { limit: E, halfWork: h, lag: rho, share: a, bias: b };
+    const theta = { limit: E, halfWork: h, lag: rho, share: a, bias: b, delay: 0 };
     let tensor = ZERO;
     record.intervals.forEach(({ work }, k) => {
       tensor = grow(tensor, work, { share: a, vigour: Math.exp(check.logMult[k] ?? 0) });

@@ -16,19 +16,28 @@ export interface FeltParameters {
   readonly share: number;
   /** How much more readily it shrinks along than across, as a logarithm. */
   readonly bias: number;
+  /** Share of the half work in which nothing happens at all, in a felt that waits; 0 in one that starts gently. */
+  readonly delay: number;
 }
 
 /** The five parameters in the order in which they are written as a vector of numbers without bounds. */
 export const PARAMETERS = 5;
 
+/**
+ * Some felts wait: nothing happens for this part of the lag, and then it goes straight on. How many do is common practice, no
+ * more: what is measured tells.
+ */
+export const WAITS = { part: 0.3, share: 0.2 } as const;
+
 const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
 const logit = (p: number): number => Math.log(p / (1 - p));
 
 /** From [log E, log h, logit ρ, logit(2a − 1), b], each without bounds. */
-export const parametersOf = (eta: ArrayLike<number>): FeltParameters => ({
+export const parametersOf = (eta: ArrayLike<number>, waits = false): FeltParameters => ({
   limit: Math.exp(eta[0] ?? 0),
   halfWork: Math.exp(eta[1] ?? 0),
   lag: logistic(eta[2] ?? 0),
+  delay: waits ? WAITS.part * logistic(eta[2] ?? 0) : 0,
   share: (1 + logistic(eta[3] ?? 0)) / 2,
   bias: eta[4] ?? 0,
 });
@@ -192,9 +201,13 @@ export interface SquaredStretch {
 
 const LN2 = Math.LN2;
 
-/** f(λ) = E(1 − e^(−g)), g = ln2·v²/(ρ + (1 − ρ)v), v = λ/h: the logarithm of length lost along a principal line. */
-export const logLoss = (lambda: number, { limit, halfWork, lag }: FeltParameters): number => {
+/**
+ * f(λ) = E(1 − e^(−g)), g = ln2·v²/(ρ + (1 − ρ)v), v = λ/h: the logarithm of length lost along a principal line. A felt that
+ * waits does nothing at all for a part of its lag, then goes straight on: g = ln2·(v − d)/(1 − d), d the delay, from the same h.
+ */
+export const logLoss = (lambda: number, { limit, halfWork, lag, delay }: FeltParameters): number => {
   const v = Math.max(0, lambda) / halfWork;
+  if (delay > 0) return v <= delay ? 0 : limit * (1 - Math.exp((-LN2 * (v - delay)) / (1 - delay)));
   return limit * (1 - Math.exp((-LN2 * v * v) / (lag + (1 - lag) * v || 1)));
 };
 

@@ -1,3 +1,4 @@
+import type { WayId } from './wayId';
 import type { IssueCode } from '../issues';
 import type { FinishedMm, LaidMm, Mm } from '../quantity';
 import type { DrawnOutline } from '../outline/drawn';
@@ -204,6 +205,8 @@ export interface Offer {
 export interface FormKind extends Offer {
   readonly kind: string;
   readonly group: Purpose;
+  /** Ways it is worked in, the usual one first; by what is made first of all when left out. */
+  readonly ways?: readonly WayId[];
   /** Other things it is offered as, beside its own title. */
   readonly also?: readonly Offer[];
   readonly faces: number;

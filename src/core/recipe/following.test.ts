@@ -172,6 +172,23 @@ describe('a recipe that is followed', () => {
     expect(followed(open, log, FLAT).left).toEqual([asks('open', { what: 'resist-out' })]);
   });
 
+  it('by the clock, a school of the palms is so many minutes', () => {
+    const minutes = (id: string) =>
+      toTheLetter(SCHOOLS.find(s => s.id === id) ?? recipeOf(), BALL).reduce(
+        (n, { act }) => n + ('minutes' in act ? act.minutes : 0),
+        0,
+      );
+    expect(['ball', 'stocking', 'many', 'pod', 'hands', 'rose', 'basin'].map(minutes)).toEqual([
+      1 + 4 + 2,
+      2 + 2,
+      3 + 3 + 5 + 1,
+      5 + 10 + 5,
+      20 + 10,
+      60,
+      5 + 10,
+    ]);
+  });
+
   it('done to the letter, every school comes to its end, with the work that stands in it', () => {
     const sum = (log: readonly LogEntry[], of: (act: Act) => number): number =>
       log.reduce((n, { act }) => n + of(act), 0);
@@ -181,11 +198,11 @@ describe('a recipe that is followed', () => {
       'by-clock': [4 * (30 + 100 + 100), 0, 24],
       'hot-and-cold': [4 * (100 + 50), 2 * 60, 12],
       gentle: [4 * (100 + 100), 2 * 60, 24],
-      ball: [100 + 200, 40, 0],
     };
     for (const school of SCHOOLS) {
-      const log = toTheLetter(school, school.id === 'ball' ? BALL : FLAT);
-      expect(followed(school, log, school.id === 'ball' ? BALL : FLAT)).toMatchObject({
+      const as = school.id in worked ? FLAT : BALL;
+      const log = toTheLetter(school, as);
+      expect(followed(school, log, as)).toMatchObject({
         next: null,
         done: school.steps.length,
       });
@@ -194,7 +211,7 @@ describe('a recipe that is followed', () => {
         sum(log, a => (a.kind === 'roll' ? a.rolls : 0)),
         sum(log, a => (a.kind === 'rub' ? a.count : 0)),
         sum(log, a => (a.kind === 'throw' ? a.count : 0)),
-      ]).toEqual([school.id, ...(worked[school.id] ?? [])]);
+      ]).toEqual([school.id, ...(worked[school.id] ?? [0, 0, 0])]);
     }
   });
 });

@@ -102,7 +102,7 @@ export const Acts = ({
           act={act}
           faces={standing.faces}
           alongOnTable={plan.form.alongOnTable}
-          hasDirections={!plan.form.solid}
+          hasDirections={standing.way.hasDirections}
           settings={context.settings}
           usual={usualCushion(meanProgress(standing.forecast))}
           onChoose={acting.choose}
@@ -114,6 +114,7 @@ export const Acts = ({
         <UndoButtons bench={bench} wording={standing.wording} />
       </div>
       <KindChoice
+        kinds={standing.acts}
         kind={acting.kind}
         onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
       />

@@ -109,7 +109,7 @@ export const BenchPanel = (props: {
         </PanelFrame>
       );
     case 'recipe':
-      return <RecipePanel context={context} faces={standing.faces.length} onCancel={close} />;
+      return <RecipePanel context={context} plan={plan} standing={standing} onCancel={close} />;
     case null:
       return null;
   }

@@ -1,5 +1,6 @@
 import type { MouseEvent } from 'react';
 import type { ProposedAct } from '../../core/advice/proposedAct';
+import { controlOf } from '../../core/acts/act';
 import { unequalIn } from '../../core/log/pair';
 import { nowShare } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
@@ -73,6 +74,21 @@ const NoForecast = (props: { readonly text: string; readonly again: () => void }
     </Button>
   </div>
 );
+
+/** What was done so far, in the unit of the way: rolls, or minutes. */
+const doneWords = (state: BenchStatus['state'], { way }: BenchStatus) => {
+  const minutes = way.acts.reduce(
+    (sum, kind) => sum + (controlOf(kind)?.unit === 'min' ? (state.done[kind] ?? 0) : 0),
+    0,
+  );
+  const [figure, unit] =
+    way.shrink.kind === 'roll' ? [state.rolls, 'rolls'] : [Math.round(10 * minutes) / 10, 'min'];
+  return (
+    <>
+      <span className="text-5xl font-semibold">{figure}</span> {unit}
+    </>
+  );
+};
 
 const nextPetal = (acting: ActSelection, proposed: ProposedAct) =>
   acting.act?.kind === 'roll' ? acting.act : proposed.act === 'roll' ? proposed : null;
@@ -167,7 +183,8 @@ const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly p
               />
             </div>
             <figcaption className="text-center text-lg leading-none">
-              <span className="text-5xl font-semibold">{state.rolls}</span> rolls{throws}
+              {doneWords(state, standing)}
+              {throws}
             </figcaption>
           </figure>
           <div className="flex flex-col gap-3">

@@ -21,6 +21,9 @@ const firm =
 
 /** The rule behind each reason. All of them are common practice. */
 const RULES: Readonly<Record<Reason, string>> = {
+  unmeasured: 'A measurement that you passed over is asked for again after a few turns.',
+  'by-feel': `By feel it is tested after every few turns of work. ${firm}`,
+  'firm-by-feel': firm,
   'dry-face': 'Every side is wetted before it is rubbed.',
   'no-skin-yet': skin,
   'skin-to-test': skin,

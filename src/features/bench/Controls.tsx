@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { type Act, controlOf, CONTROLS } from '../../core/acts/act';
+import { type Act, controlOf } from '../../core/acts/act';
 import { DIRECTION } from '../../core/acts/actWords';
 import { CUSHION_WORDS } from '../../core/acts/cushionWords';
 import { type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
@@ -12,20 +12,34 @@ import { arrowAt } from './arrowAt';
 import type { BenchKind, ActOverride } from './chosenAct';
 import { PRESSURE_WORDS } from '../../words/bench';
 
-const KINDS: ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> = [
-  ...CONTROLS.flatMap(({ kind, key }) => (key === null ? [] : [{ value: kind, text: key }])),
+/** Keys of the row, whatever the way: looking at how far it is. */
+const ALWAYS = [
   { value: 'measure', text: 'Measure' },
   { value: 'pinch', text: 'Pinch' },
+] as const;
+
+/** The row of acts of a way, each with what stands on its key. */
+const keysOf = (
+  kinds: readonly string[],
+): ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> => [
+  ...kinds.flatMap(kind => {
+    const key = controlOf(kind)?.key;
+    return key ? [{ value: kind, text: key }] : [];
+  }),
+  ...ALWAYS,
 ];
 
 /** Which act the great button logs. */
 export const KindChoice = ({
+  kinds,
   kind,
   onKind,
 }: {
+  /** Acts of the way in which the piece is worked. */
+  readonly kinds: readonly string[];
   readonly kind: BenchKind;
   readonly onKind: (kind: BenchKind) => void;
-}) => <Choice label="Act" size="wet" value={kind} options={KINDS} onChoose={onKind} />;
+}) => <Choice label="Act" size="wet" value={kind} options={keysOf(kinds)} onChoose={onKind} />;
 
 /** One of a few that change seldom: a tap goes on to the next, since a list to unfold is too fine for wet hands. */
 const Cycle = <T extends string>(props: {
@@ -102,22 +116,32 @@ const WaterChoice = ({ act, onChoose }: ControlsProps) => (
   />
 );
 
-/** How often it is done. The rolls of a set are remembered. */
+/** How often or how long it is done, or that nobody counted. The rolls of a set are remembered. */
 const CountChoice = ({ act, onChoose, onSettings }: ControlsProps) => {
   const control = controlOf(act.kind);
+  const { count, feel } = control?.choicesOf(act) ?? {};
+  const unit = control?.unit ?? null;
   return (
     <Choice
-      label={act.kind === 'roll' ? 'Rolls in a set' : 'Count'}
+      label={act.kind === 'roll' ? 'Rolls in a set' : unit === 'min' ? 'Minutes' : 'Count'}
       size="wet"
-      value={String(control?.choicesOf(act).count ?? '')}
-      options={(control?.counts?.choices ?? []).map(n => ({ value: String(n), text: n }))}
+      value={feel ? FEEL : String(count ?? '')}
+      options={[
+        ...(control?.counts?.choices ?? []).map(n => ({
+          value: String(n),
+          text: unit === null ? n : `${n} ${unit}`,
+        })),
+        ...(unit === null ? [] : [{ value: FEEL, text: 'by feel' }]),
+      ]}
       onChoose={v => {
-        onChoose({ kind: act.kind, count: Number(v) });
+        if (v === FEEL) return onChoose({ kind: act.kind, feel: true });
+        onChoose({ kind: act.kind, count: Number(v), feel: false });
         if (act.kind === 'roll') onSettings({ setOfRolls: Number(v) });
       }}
     />
   );
 };
+const FEEL = 'feel';
 
 const CushionChoice = ({ act, usual, onChoose, onSettings }: ControlsProps) => {
   const cushion = controlOf(act.kind)?.choicesOf(act).cushion ?? usual;

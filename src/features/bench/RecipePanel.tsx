@@ -1,5 +1,6 @@
 import { CUSHIONS, WATERS } from '../../core/acts/vocabulary';
-import { moveStep, type Recipe, SCHOOLS } from '../../core/recipe/recipe';
+import { moveStep, type Recipe } from '../../core/recipe/recipe';
+import { schoolsOf } from '../../core/recipe/schoolsOf';
 import { freshStep, RECIPE_STEPS, recipeStepWords } from '../../core/recipe/recipeSteps';
 import type { RecipeStep } from '../../core/acts/recipeStep';
 import { newRecipe, recipeOf } from '../../records/recipe';
@@ -13,6 +14,9 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
+import type { BenchStatus } from './useBenchStatus';
+import { WayChoice } from './WayChoice';
+import type { Plan } from '../../core/plan/makePlan';
 import { PanelFrame } from './PanelFrame';
 import { CUSHION_WORDS } from '../../core/acts/cushionWords';
 
@@ -135,10 +139,12 @@ const Editor = (props: {
 /** Which recipe is followed: a school to start from, one of the maker’s own, or none; and its steps, to be changed and kept. */
 export const RecipePanel = (props: {
   readonly context: PieceContext;
-  readonly faces: number;
+  readonly plan: Plan;
+  readonly standing: BenchStatus;
   readonly onCancel: () => void;
 }) => {
-  const { context, faces } = props;
+  const { context, plan, standing } = props;
+  const faces = standing.faces.length;
   const { recipe } = context.piece;
   const recipes = useRecipes();
   const change = useChangeRecipe();
@@ -169,12 +175,13 @@ export const RecipePanel = (props: {
   };
   return (
     <PanelFrame
-      title={recipe ? recipe.name : 'Follow a recipe?'}
+      title={recipe ? recipe.name : 'How do you work it?'}
       label="Recipe to follow"
       onCancel={props.onCancel}
     >
+      <WayChoice context={context} plan={plan} way={standing.way} />
       <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
-        {[...recipes.map(recipeOf), ...SCHOOLS].map(r => (
+        {[...recipes.map(recipeOf), ...schoolsOf(standing.acts)].map(r => (
           <Button
             key={r.id}
             size="wet"

@@ -119,19 +119,21 @@ describe('what the pacer had counted', () => {
   });
 });
 
+const BUNDLE_ACTS = ['wet', 'rub', 'roll', 'throw', 'shock'];
+
 describe('a few keys', () => {
   it('come to every act and every panel, and round again', () => {
     let kind = benchKind(ROLL, {});
     const met = [kind];
     for (let i = 0; i < 12; i += 1) {
-      kind = nextKind(kind);
+      kind = nextKind(kind, BUNDLE_ACTS);
       met.push(kind);
     }
     expect(new Set(met).size).toBe(13);
-    expect(nextKind(kind)).toBe(met[0]);
-    // What only a recipe or the end asks for goes on to rolling.
-    expect(nextKind('finish')).toBe('roll');
-    expect(nextKind('open')).toBe('roll');
+    expect(nextKind(kind, BUNDLE_ACTS)).toBe(met[0]);
+    // What only a recipe or the end asks for goes on to the first act.
+    expect(nextKind('finish', BUNDLE_ACTS)).toBe('wet');
+    expect(nextKind('measure', ['palms'])).toBe('pinch');
   });
 
   it('choose a direction, a count, or how warm the water is', () => {
@@ -177,6 +179,15 @@ describe('words at the bench', () => {
     fault: { kind: 'fault', fault: 'thin', at: null },
     step: { kind: 'step', step: 's1', how: 'skipped' },
     mended: { kind: 'mended', of: 'x' },
+    palms: { kind: 'palms', minutes: 2 },
+    bead: { kind: 'bead', minutes: 1, give: 0.5, feel: true },
+    stocking: { kind: 'stocking', minutes: 1.5 },
+    shake: { kind: 'shake', minutes: 3 },
+    board: { kind: 'board', minutes: 3 },
+    handRub: { kind: 'handRub', minutes: 20 },
+    tube: { kind: 'tube', minutes: 75 },
+    stir: { kind: 'stir', minutes: 5 },
+    machine: { kind: 'machine', cycles: 1 },
   };
 
   it.each([
@@ -196,6 +207,10 @@ describe('words at the bench', () => {
     ['open', 'Resist taken out'],
     ['fault', 'Problem: a thin spot or a hole'],
     ['mended', 'Mended'],
+    ['palms', 'Roll in the palms, 2 min'],
+    ['bead', 'Roll small in the palms, by feel'],
+    ['tube', 'Roll on the tube, 1 h 15 min'],
+    ['machine', 'Machine wash at 40 °C, once'],
   ] as const)('%s is “%s”', (kind, words) => {
     expect(actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric', faultName, testWords })).toBe(
       words,

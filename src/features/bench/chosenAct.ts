@@ -1,5 +1,5 @@
 import { type ProposedAct, proposedChoices, proposedKind } from '../../core/advice/proposedAct';
-import { type Act, controlOf, CONTROLS } from '../../core/acts/act';
+import { type Act, controlOf } from '../../core/acts/act';
 import type { ActChoices } from '../../core/acts/choices';
 import { ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
 import type { Settings } from '../../records/settings';
@@ -26,18 +26,16 @@ export const isTap = (kind: BenchKind): boolean => controlOf(kind) !== null;
 /** What the great button says where it logs nothing by itself. */
 export const greatWords = (kind: BenchKind): string => (opensPanel(kind) ? PANELS[kind] : 'To the finish');
 
-/** What a key goes on to, one after the other: every act that has a key of its own, and every panel. */
-const ROUND: readonly BenchKind[] = [
-  ...CONTROLS.filter(c => c.key !== null).map(c => c.kind),
-  ...Object.keys(PANELS),
-];
+/** What a key goes on to, one after the other: every act of the way, and every panel. */
+const roundOf = (acts: readonly string[]): readonly BenchKind[] => [...acts, ...Object.keys(PANELS)];
 /** What is done where nothing else is said. */
 const USUAL_KIND = 'roll';
 
-/** The act after another; after what only a recipe or the end asks for, the usual one. */
-export const nextKind = (kind: BenchKind): BenchKind => {
-  const at = ROUND.indexOf(kind);
-  return at < 0 ? USUAL_KIND : (ROUND[(at + 1) % ROUND.length] ?? USUAL_KIND);
+/** The act after another; after what only a recipe or the end asks for, the first. @param acts those of the way */
+export const nextKind = (kind: BenchKind, acts: readonly string[]): BenchKind => {
+  const round = roundOf(acts);
+  const at = round.indexOf(kind);
+  return round[(at + 1) % round.length] ?? USUAL_KIND;
 };
 
 /** What the felter has chosen against the advice. Session state; it is forgotten after the act. */

@@ -28,6 +28,7 @@ import { useShortcuts } from '../../session/shortcuts';
 import { WorkshopContext } from '../../session/workshop';
 import { Acts } from './Acts';
 import { proposalWords } from '../../words/proposals';
+import { actsOf, wayOf } from '../../core/ways/register';
 import { faultName } from '../../words/faults';
 import { testWords } from '../../words/feltTests';
 import { nextKind, turned } from './chosenAct';
@@ -105,7 +106,8 @@ describe('a made-up act', () => {
 
   it('is reached by the keys, turned, and counted by the pacer', () => {
     const kinds = ['roll'];
-    for (let i = 0; i < 20; i += 1) kinds.push(nextKind(kinds.at(-1) ?? ''));
+    for (let i = 0; i < 20; i += 1)
+      kinds.push(nextKind(kinds.at(-1) ?? '', actsOf(wayOf({}, { outlineIs: 'resist', solid: null }, null))));
     expect(kinds).toContain('tread');
     expect(turned(treads(50), 1)).toEqual({ kind: 'tread', count: 100 });
     expect(countedNoun(treads(50))).toBe('steps');
@@ -116,7 +118,10 @@ describe('a made-up act', () => {
 describe('a made-up act at the bench', () => {
   afterEach(cleanup);
 
+  const way = wayOf({}, { outlineIs: 'resist', solid: null }, null);
   const standing = {
+    way,
+    acts: actsOf(way),
     isComputing: false,
     faces: [1],
     forecast: progressForecast(plan.form.gauges, benchState([])),

@@ -49,7 +49,7 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
     if (name === null && chosen.kind && opensPanel(chosen.kind)) setChosen({});
     setPanel(name);
   };
-  const another = (): void => choose({ kind: nextKind(kind) });
+  const another = (): void => choose({ kind: nextKind(kind, standing.acts) });
   const go = (): void => {
     if (isHeld) return;
     if (opensPanel(kind)) open(kind);

@@ -5,6 +5,7 @@ import { recipeAct } from '../../core/advice/recipeAct';
 import { benchState } from '../../core/log/benchState';
 import { progressForecast } from '../../core/forecast/progressForecast';
 import { wettedWhileLaid } from '../../core/wool/layProgress';
+import { actsOf, wayOf } from '../../core/ways/register';
 import { followed } from '../../core/recipe/following';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
@@ -18,13 +19,15 @@ const EARLY: ReadonlySet<Reason> = new Set(['dry-face', 'no-skin-yet', 'skin-to-
 
 /** Where the work stands: the log folded, the forecast from it, and the advice from both. */
 export const useBenchStatus = (context: PieceContext, plan: Plan) => {
-  const faces = useMemo(() => plan.form.faces.map((_, i) => i + 1), [plan.form]);
+  const way = wayOf(plan.kind, plan.form, context.piece.way);
+  const { bySide } = way;
+  const faces = useMemo(() => (bySide ? plan.form.faces.map((_, i) => i + 1) : [1]), [plan.form, bySide]);
   const state = useMemo(
     () => benchState(context.entries, wettedWhileLaid(context.layings.map(e => e.act))),
     [context.entries, context.layings],
   );
   const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
-  const { model, isPending, failure } = usePieceForecast(context, plan, state.water ?? 'hot');
+  const { model, isPending, failure } = usePieceForecast(context, plan, { water: state.water ?? 'hot', way });
   const { setOfRolls } = context.settings;
   const { recipe } = context.piece;
   const following = useMemo(
@@ -32,23 +35,42 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
       recipe &&
       followed(recipe, context.entries, {
         faces,
-        hasDirections: !plan.form.solid,
+        hasDirections: way.hasDirections,
         wetted: wettedWhileLaid(context.layings.map(e => e.act)),
       }),
-    [recipe, context.entries, context.layings, faces, plan.form],
+    [recipe, context.entries, context.layings, faces, way.hasDirections],
   );
-  const alone = nextAct(state, forecast, { faces, setOfRolls, model, form: plan.form });
+  const alone = nextAct(state, forecast, {
+    faces,
+    setOfRolls,
+    model,
+    form: plan.form,
+    way,
+    judge: context.piece.judge,
+  });
   const proposed = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
   const wording: PieceWording = {
     faces: faces.length,
-    isSolid: Boolean(plan.form.solid),
+    isSolid: !way.hasDirections,
     units: context.settings.units,
     faultName,
     testWords,
   };
   /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
   const isComputing = isPending && !EARLY.has(alone.reason);
-  return { isComputing, faces, state, forecast, proposed, following, model, failure, wording };
+  return {
+    way,
+    acts: actsOf(way),
+    isComputing,
+    faces,
+    state,
+    forecast,
+    proposed,
+    following,
+    model,
+    failure,
+    wording,
+  };
 };
 
 export type BenchStatus = ReturnType<typeof useBenchStatus>;

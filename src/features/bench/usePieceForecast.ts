@@ -1,6 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ModelAnswer } from '../../core/advice/modelAct';
-import { workOfAct } from '../../core/acts/act';
+import type { Water } from '../../core/acts/vocabulary';
+import { shrinkOf, workOfOne } from '../../core/ways/shrinkOf';
+import type { Way } from '../../core/ways/way';
 import { feltingRecordOf, formForModel } from '../../core/felting/feltingRecordOf';
 import type { Plan } from '../../core/plan/makePlan';
 import { SIZE_TOLERANCE } from '../../core/tolerances';
@@ -16,7 +18,7 @@ import { usePrior } from './usePrior';
 export const usePieceForecast = (
   context: PieceContext,
   plan: Plan,
-  water: 'hot' | 'warm' | 'cold',
+  of: { readonly water: Water; readonly way: Way },
 ): {
   readonly model: ModelAnswer | null;
   readonly isPending: boolean;
@@ -25,12 +27,15 @@ export const usePieceForecast = (
 } => {
   const { workers } = useWorkshop();
   const { form } = plan;
-  const { cushion, pressure, pace } = context.settings;
-  const hasDirections = !form.solid;
+  const { water, way } = of;
+  const { pace } = context.settings;
+  const { hasDirections } = way;
   const { belief, ownShare, pieces } = usePrior(context);
   const record = feltingRecordOf(context.entries, formForModel(form), belief);
-  const intensity =
-    workOfAct({ kind: 'roll', face: 1, directionDeg: 0, rolls: 1, cushion, pressure }, water)?.rolls ?? 1;
+  const shrink = shrinkOf(way, form.gauges);
+  const perUnit = workOfOne(shrink.kind, context.settings, water);
+  // What is not rolled is planned in reference rolls, and told in its own minutes.
+  const intensity = shrink.kind === 'roll' ? perUnit : 1;
   const goal = {
     targets: {
       wanted: form.gauges.map(g => Math.log(g.wantedMm / g.laidMm)),
@@ -53,6 +58,7 @@ export const usePieceForecast = (
       ? {
           pieceForecast: data,
           intensity,
+          perUnit,
           since: record.since,
           hasDirections,
           learntFrom: { ownShare, pieces },

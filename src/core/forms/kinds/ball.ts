@@ -14,6 +14,7 @@ export const ball: FormKind = {
   title: 'Ball',
   purpose: 'a ball, a bead, a bauble, for its cap or alone',
   group: 'solid',
+  ways: ['palms', 'stocking', 'many'],
   also: [
     {
       title: 'Pair of balls',

@@ -36,6 +36,7 @@ export const beadString: FormKind = {
   title: 'Bead string',
   purpose: 'a necklace or garland: beads for a length',
   group: 'solid',
+  ways: ['palms', 'many'],
   faces: 1,
   body: 'solid',
   size: { name: 'bead', of: m => measure(m, 'diameter') },

@@ -24,6 +24,7 @@ export const bellHat: FormKind = {
   title: 'Bell hat',
   purpose: 'a hat with a crown and a turned brim',
   group: 'wear',
+  ways: ['hands', 'bundle'],
   faces: 2,
   body: 'sheet',
   size: { name: 'length on the wall', of: m => measure(m, 'depth') + measure(m, 'brim') },

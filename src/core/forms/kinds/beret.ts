@@ -25,6 +25,7 @@ export const beret: FormKind = {
   title: 'Beret',
   purpose: 'a flat cap on a disc, sized by the girth of the head',
   group: 'wear',
+  ways: ['hands', 'bundle'],
   faces: 2,
   body: 'sheet',
   size: { name: 'disc', of: discOf },

@@ -7,6 +7,7 @@ export const cord: FormKind = {
   title: 'Cord or stem',
   purpose: 'a cord, handle, stem or spike, with a fan to join it on',
   group: 'solid',
+  ways: ['cord'],
   faces: 1,
   body: 'solid',
   size: { name: 'length', of: m => measure(m, 'length') },

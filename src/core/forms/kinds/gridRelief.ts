@@ -77,6 +77,7 @@ export const gridRelief: FormKind = {
   title: 'Relief panel',
   purpose: 'two sheets with a grid between them, cut open into a relief',
   group: 'home',
+  ways: ['grid'],
   faces: 2,
   body: 'sheet',
   size: {

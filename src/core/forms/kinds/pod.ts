@@ -13,6 +13,7 @@ export const pod: FormKind = {
   title: 'Pod on a ball',
   purpose: 'a pod, lantern or nest, felted around a ball or balloon',
   group: 'hold',
+  ways: ['ball'],
   faces: 1,
   body: 'sheet',
   size: { name: 'girth', of: m => measure(m, 'girth') },

@@ -16,6 +16,7 @@ export const rolledFlower: FormKind = {
   title: 'Rolled flower',
   purpose: 'a strip rolled around a tube: a rose, a bud',
   group: 'flower',
+  ways: ['tube', 'sheet'],
   faces: 1,
   body: 'sheet',
   size: { name: 'height', of: m => measure(m, 'height') },
