@@ -201,7 +201,7 @@ test('once its skin holds and it shrinks, the resist may come out at the mouth',
 test('another piece on the bench is one tap away, with how long it has lain', async ({ page }) => {
   await bench(page, '/pieces/sample-kelp-cosy/bench');
   const others = page.getByRole('navigation', { name: 'Also on the bench' });
-  await expect(others).toContainText(/Square pad, second of a pair\s*lain for \d+/);
+  await expect(others).toContainText(/Square pad, second of a pair\s*lying for \d+/);
   await others.getByRole('link', { name: /Square pad/ }).tap();
   await expect(page.getByRole('textbox', { name: 'Name of the piece' })).toHaveValue(
     'Square pad, second of a pair',

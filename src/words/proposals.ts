@@ -5,6 +5,7 @@ import { inDirection, onFace, times } from '../core/acts/actWords';
 import { showQuantity, type UnitSystem } from '../core/units/units';
 import { recipeStepWords } from '../core/recipe/recipeSteps';
 import { DEFAULT_SETTINGS } from '../records/settings';
+import type { Way } from '../core/ways/way';
 import { FELT_TEST_WORDS } from './feltTests';
 
 /** The advice in a few words. */
@@ -73,18 +74,37 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'too-small': 'It is past its target. Stretch it wet over a form right away: a few per cent come back.',
 };
 
+/** What is said otherwise where a piece is not worked side by side. */
+const ROUND: Readonly<Partial<Record<Reason, string>>> = {
+  'dry-face': 'It is still dry. Wet it with warm soapy water, all the way around; hardly press.',
+  'no-skin-yet': 'The skin does not hold yet. Handle it as gently as an egg, always changing direction.',
+  'way-to-go': 'Then look again: we can’t tell yet how far it shrinks.',
+  'least-worked': 'Always change direction; warmer and harder as it firms up.',
+};
+
+/** The fingertip says what the pinch says elsewhere. */
+const FINGER = 'Roll a fingertip on it. When no hairs move, the skin holds.';
+
 /** Why this advice, in a sentence or two. */
 export const proposalReason = (
   proposed: ProposedAct,
-  units: UnitSystem,
-  /** Where all readings together have a line, mm; null where that is not known. */
-  reckoned: (gaugeId: string) => number | null = () => null,
+  of: {
+    readonly units: UnitSystem;
+    readonly way: Way;
+    /** Where all readings together have a line, mm; null where that is not known. */
+    readonly computed?: (gaugeId: string) => number | null;
+  },
 ): string => {
-  const about = proposed.about;
-  if (!about) return REASONS[proposed.reason];
-  const length = (v: number): string => showQuantity(v, 'length', units);
-  const all = proposed.reason === 'way-to-go' ? reckoned(about.gauge.id) : null;
-  if (all !== null)
-    return `${about.gauge.id} (${about.gauge.name}) is about ${length(all)} by your measurements, target ${length(about.gauge.wantedMm)}. ${REASONS[proposed.reason]}`;
-  return `${about.gauge.id} (${about.gauge.name}) is ${length(about.nowMm)}, target ${length(about.gauge.wantedMm)}. ${REASONS[proposed.reason]}`;
+  const { about, reason } = proposed;
+  const why =
+    reason === 'skin-to-test' && proposed.act === 'test'
+      ? FINGER
+      : ((of.way.bySide ? undefined : ROUND[reason]) ?? REASONS[reason]);
+  if (!about) return why;
+  const length = (v: number): string => showQuantity(v, 'length', of.units);
+  const all = reason === 'way-to-go' ? (of.computed?.(about.gauge.id) ?? null) : null;
+  const { id, name, wantedMm } = about.gauge;
+  return all === null
+    ? `${id} (${name}) is ${length(about.nowMm)}, target ${length(wantedMm)}. ${why}`
+    : `${id} (${name}) is about ${length(all)} by your measurements, target ${length(wantedMm)}. ${why}`;
 };

@@ -1,22 +1,31 @@
 import { CONTROLS } from '../acts/act';
-import type { FormKind, FormPlan } from '../forms/formKind';
+import { shrinkOf } from './shrinkOf';
+import type { FormKind, FormPlan, Gauge } from '../forms/formKind';
 import type { WayId } from '../forms/wayId';
 import { FLAT_WAYS } from './flat';
 import { ROUND_WAYS } from './round';
 import type { Way } from './way';
 
 /** Every way of working. A new one is one entry. */
-export const WAYS: readonly Way[] = [...FLAT_WAYS, ...ROUND_WAYS];
+const WAYS: readonly Way[] = [...FLAT_WAYS, ...ROUND_WAYS];
 
 const byId: ReadonlyMap<string, Way> = new Map(WAYS.map(w => [w.id, w]));
 
 /**
  * Acts of the row at the bench: those of the way, and those that no way names, which are for all of them.
+ * @param gauges lines of the piece: some acts are for small ones only
  */
-export const actsOf = (way: Way): readonly string[] => [
-  ...way.acts,
+export const actsOf = (way: Way, gauges: readonly Gauge[] = []): readonly string[] => [
+  ...way.acts.filter(kind => !isOtherSize(way, kind, gauges)),
   ...CONTROLS.filter(c => c.key !== null && !named.has(c.kind)).map(c => c.kind),
 ];
+/** Of two acts for small and for larger pieces, the one that this piece is not for. */
+const isOtherSize = (way: Way, kind: string, gauges: readonly Gauge[]): boolean => {
+  const { small } = way.shrink;
+  return (
+    small !== undefined && (kind === small || kind === way.shrink.kind) && kind !== shrinkOf(way, gauges).kind
+  );
+};
 const named: ReadonlySet<string> = new Set(WAYS.flatMap(w => w.acts));
 
 /** Ways of a form that names none: by what is made first of all. */

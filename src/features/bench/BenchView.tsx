@@ -14,6 +14,7 @@ import { BenchPanel } from './BenchPanel';
 import { BenchWhy } from './BenchWhy';
 import { BrokenOff } from './BrokenOff';
 import { proposalReason, proposalWords } from '../../words/proposals';
+import { WAY_WORDS } from '../../words/ways';
 import { LayPanel, LayTable } from './LayPanel';
 import { LogList } from './LogList';
 import { Gates } from './Gates';
@@ -21,7 +22,7 @@ import { OpenFaults } from './OpenFaults';
 import { OthersOnBench } from './OthersOnBench';
 import { RecipeStrip } from './RecipeStrip';
 import { RestLine } from './RestLine';
-import { Rose } from './Rose';
+import { Outlines, Rose } from './Rose';
 import { GaugeStatus } from './GaugeStatus';
 import { type ActSelection, useActSelection, useBenchKeys } from './useActSelection';
 import { type BenchStatus, useBenchStatus } from './useBenchStatus';
@@ -43,14 +44,18 @@ const AdviceLine = ({
 }) => (
   <div className="order-1 flex flex-wrap items-center gap-x-2 border-b-2 border-ink sm:flex-nowrap">
     <section aria-label="Next" aria-live="polite" className="min-w-0 flex-1 pb-2">
-      <p className="text-[15px] text-chalk">Next</p>
+      <p className="text-[15px] text-chalk">Next · {WAY_WORDS[standing.way.id].name}</p>
       <p className="text-4xl leading-tight font-semibold sm:text-5xl">
         {standing.isComputing ? 'Working it out …' : proposalWords(standing.proposed, standing.wording)}
       </p>
       <p className="min-h-12 text-lg leading-snug">
         {standing.isComputing
           ? 'Worked out from everything you measured and did.'
-          : proposalReason(standing.proposed, context.settings.units, id => computedMm(standing, id))}
+          : proposalReason(standing.proposed, {
+              units: context.settings.units,
+              way: standing.way,
+              computed: id => computedMm(standing, id),
+            })}
         {!standing.isComputing && aloneWords(standing)}
       </p>
     </section>
@@ -60,6 +65,7 @@ const AdviceLine = ({
       model={standing.model}
       state={standing.state}
       faces={standing.faces.length}
+      way={standing.way}
       units={context.settings.units}
     />
   </div>
@@ -174,13 +180,17 @@ const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly p
         <div className="order-3 grid flex-1 grid-cols-1 items-center gap-4 sm:order-2 sm:grid-cols-2 lg:min-h-0">
           <figure className="flex h-80 flex-col sm:h-[26rem] lg:h-full lg:max-h-[28rem] lg:min-h-72">
             <div className="min-h-0 flex-1">
-              <Rose
-                form={plan.form}
-                state={state}
-                faces={standing.faces}
-                next={nextPetal(acting, standing.proposed)}
-                now={nowShare(standing.forecast)}
-              />
+              {standing.way.hasDirections ? (
+                <Rose
+                  form={plan.form}
+                  state={state}
+                  faces={standing.faces}
+                  next={nextPetal(acting, standing.proposed)}
+                  now={nowShare(standing.forecast)}
+                />
+              ) : (
+                <Outlines form={plan.form} now={nowShare(standing.forecast)} />
+              )}
             </div>
             <figcaption className="text-center text-lg leading-none">
               {doneWords(state, standing)}

@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { ModelWhy } from './ModelWhy';
 import { DIRECTION } from '../../core/acts/actWords';
+import type { Way } from '../../core/ways/way';
 import { proposalReason } from '../../words/proposals';
 
 const skin = `Each side is rubbed ${PRACTICE.rubs} times before the skin is tested. When the skin lifts as one, it can be rolled.`;
@@ -70,6 +71,7 @@ export const BenchWhy = (props: {
   readonly model: ModelAnswer | null;
   readonly state: BenchState;
   readonly faces: number;
+  readonly way: Way;
   readonly units: UnitSystem;
 }) => {
   const [open, setOpen] = useState(false);
@@ -81,7 +83,7 @@ export const BenchWhy = (props: {
       </Button>
       <Dialog open={open} onOpenChange={setOpen} title="Why this is next" wet>
         <div className="flex flex-col gap-4 text-lg">
-          <p>{proposalReason(proposed, units)}</p>
+          <p>{proposalReason(proposed, { units, way: props.way })}</p>
           <p>{RULES[proposed.reason]} These numbers are common practice, with no published source.</p>
           <div>
             <h3 className="font-semibold">How far from laid to target</h3>

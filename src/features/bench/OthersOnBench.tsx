@@ -51,7 +51,7 @@ export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
           className={`${buttonClass('plain', 'wet')} !flex-col !gap-0 !text-lg`}
         >
           {o.piece.name}
-          <span className="text-[13px] font-normal text-chalk">lain for {duration(o.minutes)}</span>
+          <span className="text-[13px] font-normal text-chalk">lying for {duration(o.minutes)}</span>
         </Link>
       ))}
     </nav>

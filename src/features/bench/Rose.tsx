@@ -55,6 +55,18 @@ const Middle = ({ form, now }: { readonly form: FormPlan; readonly now: RoseProp
   );
 };
 
+/** The piece as it lies, where nothing is rolled in a direction: laid, now and target, to one scale. */
+export const Outlines = ({ form, now }: Pick<RoseProps, 'form' | 'now'>) => (
+  <svg
+    viewBox={`${-HUB - 10} ${-HUB - 10} ${2 * HUB + 20} ${2 * HUB + 20}`}
+    className="h-full w-full"
+    role="img"
+    aria-label="The piece as laid, now, and as it should be"
+  >
+    <Middle form={form} now={now} />
+  </svg>
+);
+
 /**
  * The rolling rose: rolls in each direction round a small plan of the piece. Face 1 grows to one side, face 2 to the
  * other; a single face grows to both; the petal to grow next is marked.

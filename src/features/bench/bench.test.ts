@@ -5,6 +5,7 @@ import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
 import { proposalReason, proposalWords } from '../../words/proposals';
 import { arrowAt } from './arrowAt';
+import { wayOf } from '../../core/ways/register';
 import { faultName } from '../../words/faults';
 import { testWords } from '../../words/feltTests';
 import { actSoFar } from './pacing';
@@ -119,6 +120,7 @@ describe('what the pacer had counted', () => {
   });
 });
 
+const BUNDLE = wayOf({}, { outlineIs: 'resist', solid: null }, null);
 const BUNDLE_ACTS = ['wet', 'rub', 'roll', 'throw', 'shock'];
 
 describe('a few keys', () => {
@@ -240,7 +242,9 @@ describe('words at the bench', () => {
       'size-and-firm',
       'too-small',
     ];
-    const words = reasons.map(reason => proposalReason({ act: 'measure', reason }, 'metric'));
+    const words = reasons.map(reason =>
+      proposalReason({ act: 'measure', reason }, { units: 'metric', way: BUNDLE }),
+    );
     expect(new Set(words).size).toBe(reasons.length);
     for (const text of words) expect(text).toMatch(/\.$/);
   });

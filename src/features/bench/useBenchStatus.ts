@@ -60,7 +60,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const isComputing = isPending && !EARLY.has(alone.reason);
   return {
     way,
-    acts: actsOf(way),
+    acts: actsOf(way, plan.form.gauges),
     isComputing,
     faces,
     state,

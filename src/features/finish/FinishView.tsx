@@ -120,15 +120,19 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
     context.change(p => ({ ...p, result: { ...p.result, finishedAt: at } }), {
       label: at ? 'finish' : 'reopen',
     });
+  // Whoever works by feel needs no tape to be done; then its wool learns nothing of it.
+  const byFeel = context.piece.judge === 'feel';
   const measured = came.along !== null && came.across !== null;
   return finishedAt === null ? (
     <div>
-      <Button look="main" disabled={!measured} onClick={() => close(nowIso())}>
+      <Button look="main" disabled={!measured && !byFeel} onClick={() => close(nowIso())}>
         Mark as finished
       </Button>
       {!measured && (
         <p className="mt-1 text-[13px] text-chalk">
-          Measure at least one line lengthwise and one crosswise, dry.
+          {byFeel
+            ? 'You work by feel, so you need not measure it. If you do, its wool learns from it.'
+            : 'Measure at least one line lengthwise and one crosswise, dry.'}
         </p>
       )}
     </div>

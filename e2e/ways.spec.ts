@@ -1,0 +1,168 @@
+import type { Page } from '@playwright/test';
+import { begin, expect, stage, test } from './jorrit';
+
+// Scripted makers, one for each way: from the first tap to a finished piece, in their own acts and units, and never with a tape.
+// How long each works is common practice.
+test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+
+interface Maker {
+  readonly way: string;
+  /** The tile it is begun by. */
+  readonly piece: string;
+  /** The way, where it is not the usual one of the form. */
+  readonly choose?: string;
+  /** What stands in the log of somebody who works so, and what must not. */
+  readonly logs: readonly RegExp[];
+  readonly never: RegExp;
+  /** How its firmness is tested: the test, soft, and firm. */
+  readonly firm: { readonly soft: string | RegExp; readonly firm: string | RegExp };
+}
+
+const SQUEEZE = { soft: 'Squeeze: soft', firm: 'Squeeze: hardly gives' } as const;
+const PINCHED = { soft: /the skin lifts as one/, firm: /nothing lifts/ } as const;
+const TAPE = /Measured/;
+/** What is seen when the skin holds. */
+const SKIN = { 'Pinch test': /the skin lifts as one/, 'Test it': 'Finger roll: hairs do not move' } as const;
+
+const MAKERS: readonly Maker[] = [
+  {
+    way: 'between the palms',
+    piece: 'Ball',
+    logs: [/Wet with hot water/, /Roll small in the palms, 2 min/, /Finger roll: hairs do not move/],
+    never: /Roll \d+ (length|cross)wise|Rub \d/,
+    firm: SQUEEZE,
+  },
+  {
+    way: 'in a stocking',
+    piece: 'Ball',
+    choose: 'In a stocking',
+    logs: [/Squeeze and rub in the stocking, 2 min/],
+    never: /Roll \d+ (length|cross)wise|Rub \d/,
+    firm: SQUEEZE,
+  },
+  {
+    way: 'many at once',
+    piece: 'Batch of balls with a core',
+    choose: 'Many at once',
+    logs: [/Shake in the lidded bowl, 3 min/, /Roll under the board, 3 min/],
+    never: /Roll \d+ (length|cross)wise|Rub \d/,
+    firm: SQUEEZE,
+  },
+  {
+    way: 'around a ball',
+    piece: 'Pod on a ball',
+    logs: [/Rub by hand, 5 min/],
+    never: /Roll/,
+    firm: PINCHED,
+  },
+  {
+    way: 'rubbed by hand',
+    piece: 'Beret',
+    logs: [/Rub by hand, 10 min/, /Rub by hand, 5 min/],
+    never: /Roll/,
+    firm: PINCHED,
+  },
+  {
+    way: 'on a tube',
+    piece: 'Rolled flower',
+    logs: [/Roll on the tube, 10 min/],
+    never: /Roll \d+ (length|cross)wise|Rub \d/,
+    firm: PINCHED,
+  },
+  {
+    way: 'as a cord',
+    piece: 'Cord or stem',
+    logs: [/Roll in the palms, 2 min/],
+    never: /Roll \d+ (length|cross)wise|Rub \d/,
+    firm: SQUEEZE,
+  },
+  {
+    way: 'in a basin',
+    piece: 'Flat rectangle',
+    choose: 'In a basin',
+    logs: [/Stir and press, 5 min/],
+    never: /Roll|Rub \d/,
+    firm: PINCHED,
+  },
+  {
+    way: 'rolled in a bundle',
+    piece: 'Bottle sleeve',
+    logs: [/Rub 40, side 1/, /Roll 30 lengthwise, side 1/, /Roll 30 crosswise, side 2/],
+    never: /palms|tube|stocking/,
+    firm: PINCHED,
+  },
+  {
+    way: 'as a sheet',
+    piece: 'Flat disc',
+    logs: [/Rub 40/, /Roll 30 lengthwise/],
+    never: /palms|tube|stocking/,
+    firm: PINCHED,
+  },
+  {
+    way: 'wool on cloth',
+    piece: 'Nuno scarf',
+    logs: [/Rub 40/, /Roll 30 lengthwise/],
+    never: /palms|tube|stocking/,
+    firm: {
+      soft: 'Back of the cloth: hairs have come through',
+      firm: 'Back of the cloth: puckered all over',
+    },
+  },
+  {
+    way: 'sheets around a grid',
+    piece: 'Relief panel',
+    logs: [/Rub 40/, /Roll 30 lengthwise/],
+    never: /palms|tube|stocking/,
+    firm: PINCHED,
+  },
+];
+
+const tap = (page: Page, name: string | RegExp) =>
+  page
+    .getByRole('button', { name, exact: typeof name === 'string' })
+    .first()
+    .tap();
+
+/** A finger that bounces counts once: a hand takes a moment between two taps. */
+const A_HAND_MS = 260;
+
+const great = (page: Page) =>
+  page.getByRole('button', { name: /^(Done|Measure$|Pinch test$|Test it$|To the finish$|Open it)/ });
+
+for (const maker of MAKERS)
+  test(`a maker ${maker.way} comes to the end without a tape`, async ({ page }) => {
+    test.setTimeout(60_000);
+    page.setDefaultTimeout(8000);
+    await begin(page, maker.piece);
+    await stage(page, 'Bench').tap();
+    const laid = page.getByRole('button', { name: 'Everything is laid already' });
+    await expect(laid.or(great(page)).first()).toBeVisible();
+    if (await laid.count()) await laid.tap();
+    await tap(page, 'Recipe');
+    if (maker.choose) await tap(page, new RegExp(`^${maker.choose}`));
+    await page.getByRole('radio', { name: 'by feel' }).tap();
+    await tap(page, 'Back');
+    let skinHolds = false;
+    let firmTests = 0;
+    for (let i = 0; i < 60; i += 1) {
+      await expect(great(page).first()).toBeEnabled();
+      const words = (await great(page).first().textContent()) ?? '';
+      expect(words).not.toBe('Measure');
+      if (words === 'To the finish') break;
+      await great(page).first().tap();
+      if (words === 'Pinch test' || words === 'Test it') {
+        if (skinHolds) firmTests += 1;
+        const grade = skinHolds ? (firmTests > 2 ? maker.firm.firm : maker.firm.soft) : SKIN[words];
+        await tap(page, grade);
+        skinHolds = true;
+      }
+      await page.waitForTimeout(A_HAND_MS);
+    }
+    const log = page.getByRole('region', { name: 'Log' });
+    for (const line of maker.logs) await expect(log.getByText(line).first()).toBeVisible();
+    await expect(log.getByText(maker.never)).toHaveCount(0);
+    await expect(log.getByText(TAPE)).toHaveCount(0);
+    await tap(page, 'To the finish');
+    await tap(page, 'Mark as finished');
+    await expect(page.getByText(/^Finished on /)).toBeVisible();
+  });
