@@ -8,6 +8,7 @@ import { FORM_KINDS } from '../forms/kinds/registry';
 import { makePlan } from '../plan/makePlan';
 import { newPlan } from '../plan/newPlan';
 import { canOccur, faultOf } from './faults';
+import { wayOf } from '../ways/register';
 import { lookFor } from './lookFor';
 
 const formOf = (kind: Parameters<typeof newPlan>[0]): FormPlan => {
@@ -18,18 +19,28 @@ const formOf = (kind: Parameters<typeof newPlan>[0]): FormPlan => {
 const SLEEVE = formOf(bottleSleeve);
 const MAT = formOf(rectangle);
 const BALL = formOf(ball);
+const wayFor = (form: FormPlan) => wayOf({}, form, null);
 const rolled = (rolls: number) => roll(0, rolls);
 
 describe('what to look for at an opening', () => {
   it('is the wetting before it is rolled, and folds and stuck faces while they can still be freed', () => {
-    expect(lookFor(after(), SLEEVE, null)).toMatchObject({ sights: ['tufts', 'bubbles'] });
-    expect(lookFor(after(), SLEEVE, null).faults).not.toContain('fold');
-    expect(lookFor(after(rolled(50)), SLEEVE, null).faults).toEqual(['fold', 'stuck', 'thin', 'foam']);
-    expect(lookFor(after(rolled(50)), MAT, null).faults).not.toContain('stuck');
+    expect(lookFor(after(), SLEEVE, { progress: null, way: wayFor(SLEEVE) })).toMatchObject({
+      sights: ['tufts', 'bubbles'],
+    });
+    expect(lookFor(after(), SLEEVE, { progress: null, way: wayFor(SLEEVE) }).faults).not.toContain('fold');
+    expect(lookFor(after(rolled(50)), SLEEVE, { progress: null, way: wayFor(SLEEVE) }).faults).toEqual([
+      'fold',
+      'stuck',
+      'thin',
+      'foam',
+    ]);
+    expect(lookFor(after(rolled(50)), MAT, { progress: null, way: wayFor(MAT) }).faults).not.toContain(
+      'stuck',
+    );
   });
 
   it('is what lags once it shrinks, and no longer what has fused', () => {
-    const late = lookFor(after(rolled(400)), SLEEVE, 0.6);
+    const late = lookFor(after(rolled(400)), SLEEVE, { progress: 0.6, way: wayFor(SLEEVE) });
     expect(late.faults).toEqual(expect.arrayContaining(['long', 'corner', 'ridge', 'stalled']));
     expect(late.faults).not.toContain('fold');
     expect(late.sights).not.toContain('popping');
@@ -37,20 +48,21 @@ describe('what to look for at an opening', () => {
 
   it('is the cut edge and the inside once it is open, and no resist any more', () => {
     const open = after(rolled(400), { kind: 'open', what: 'resist-out' });
-    const { faults, sights } = lookFor(open, SLEEVE, 0.6);
+    const { faults, sights } = lookFor(open, SLEEVE, { progress: 0.6, way: wayFor(SLEEVE) });
     expect(sights).toEqual(expect.arrayContaining(['edges', 'inside']));
     expect(faults).not.toContain('ridge');
     expect(faults).not.toContain('stuck');
   });
 
   it('of a ball is cracks early, and soft insides late', () => {
-    expect(lookFor(after(rolled(50)), BALL, null).faults).toContain('crack');
-    expect(lookFor(after(rolled(500)), BALL, 0.8).faults).toContain('soft');
+    expect(lookFor(after(rolled(50)), BALL, { progress: null, way: wayFor(BALL) }).faults).toContain('crack');
+    expect(lookFor(after(rolled(500)), BALL, { progress: 0.8, way: wayFor(BALL) }).faults).toContain('soft');
   });
 
   it('never names a fault that cannot befall the form, nor more than an opening has room for', () => {
     for (const kind of FORM_KINDS) {
       const form = formOf(kind);
+      const way = wayOf(kind, form, null);
       for (const state of [
         after(),
         after(rolled(50)),
@@ -58,13 +70,19 @@ describe('what to look for at an opening', () => {
         after(rolled(500), { kind: 'open', what: 'cut' }),
       ])
         for (const progress of [null, 0.1, 0.5, 1]) {
-          const { faults } = lookFor(state, form, progress);
+          const { faults } = lookFor(state, form, { progress, way });
           expect(faults.length).toBeLessThanOrEqual(7);
           for (const id of faults) {
             const fault = faultOf(id);
-            expect(fault && canOccur(fault, form, 1), `${kind.kind}: ${id}`).toBe(true);
+            expect(fault && canOccur(fault, form, { pieces: 1, way }), `${kind.kind}: ${id}`).toBe(true);
           }
         }
     }
+  });
+
+  it('of what is never rolled in a bundle names no folds and no sides that stick', () => {
+    const hands = wayOf({}, SLEEVE, 'ball');
+    const { faults } = lookFor(after(rolled(50)), SLEEVE, { progress: null, way: hands });
+    expect(faults).toEqual(['thin', 'foam']);
   });
 });

@@ -1,6 +1,7 @@
 import type { BenchState } from '../log/benchState';
 import type { FormPlan } from '../forms/formKind';
-import { isHollow } from './faults';
+import type { Way } from '../ways/way';
+import { canOccur, faultOf, isHollow } from './faults';
 
 /** What an opening may show that is no fault yet. The words are the interface's. */
 export type EarlySign = 'tufts' | 'bubbles' | 'net' | 'popping' | 'cooling' | 'inside' | 'edges';
@@ -20,9 +21,23 @@ const SHOWS = 0.3;
 /**
  * What matters at an opening now: on a wet layout tufts, bubbles and pools; while layers can still fuse folds, stuck faces and net;
  * later corners and edges, the inside once it is open, and water that has gone cold. Common practice.
- * @param progress mean share of the way from laid to wanted; null before the first measuring
+ * @param of.progress mean share of the way from laid to wanted; null before the first measuring
  */
-export const lookFor = (state: BenchState, form: FormPlan, progress: number | null): LookFor => {
+export const lookFor = (
+  state: BenchState,
+  form: FormPlan,
+  of: { readonly progress: number | null; readonly way: Way },
+): LookFor => {
+  const { faults, sights } = shows(state, form, of.progress);
+  const occurs = (id: string): boolean => {
+    const fault = faultOf(id);
+    return fault !== null && canOccur(fault, form, { pieces: 1, way: of.way });
+  };
+  return { faults: faults.filter(occurs), sights };
+};
+
+/** What a piece of this form may show, whatever the way it is worked in. */
+const shows = (state: BenchState, form: FormPlan, progress: number | null): LookFor => {
   const way = progress ?? 0;
   const hollow = isHollow(form);
   const solid = form.solid !== null;

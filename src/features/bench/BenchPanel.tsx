@@ -60,7 +60,10 @@ export const BenchPanel = (props: {
     case 'look':
       return (
         <LookPanel
-          looks={lookFor(standing.state, plan.form, meanProgress(standing.forecast))}
+          looks={lookFor(standing.state, plan.form, {
+            progress: meanProgress(standing.forecast),
+            way: standing.way,
+          })}
           onLog={acting.log}
           onWrong={acting.lookUp}
           onCancel={close}
@@ -82,6 +85,7 @@ export const BenchPanel = (props: {
     case 'wrong':
       return (
         <WrongPanel
+          way={standing.way}
           form={plan.form}
           pieces={context.piece.plan.pieces}
           seen={acting.seen}

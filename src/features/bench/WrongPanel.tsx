@@ -1,4 +1,5 @@
 import { type PointerEvent, useState } from 'react';
+import type { Way } from '../../core/ways/way';
 import { faultCause } from '../../core/advice/faultCause';
 import { canOccur, type Fault, faultOf, FAULTS } from '../../core/advice/faults';
 import type { BenchState } from '../../core/log/benchState';
@@ -60,6 +61,7 @@ const Place = (props: {
 export const WrongPanel = (props: {
   readonly form: FormPlan;
   readonly pieces: number;
+  readonly way: Way;
   /** A fault that was seen already. */
   readonly seen: string | null;
   readonly state: BenchState;
@@ -102,7 +104,7 @@ export const WrongPanel = (props: {
       </PanelFrame>
     );
   }
-  const possible = FAULTS.filter(f => canOccur(f, form, props.pieces))
+  const possible = FAULTS.filter(f => canOccur(f, form, { pieces: props.pieces, way: props.way }))
     .map(f => ({ fault: f, likely: faultCause(f.id, state, faces) }))
     .toSorted((a, b) => (b.likely?.weight ?? 0) - (a.likely?.weight ?? 0));
   return (
