@@ -166,3 +166,54 @@ for (const maker of MAKERS)
     await tap(page, 'Mark as finished');
     await expect(page.getByText(/^Finished on /)).toBeVisible();
   });
+
+test('by the drawing one tap says how far it is, and the next act stands there again', async ({ page }) => {
+  page.setDefaultTimeout(8000);
+  await begin(page, 'Bottle sleeve');
+  await stage(page, 'Bench').tap();
+  await tap(page, 'Everything is laid already');
+  await tap(page, 'Recipe');
+  await page.getByRole('radio', { name: 'by the drawing' }).tap();
+  await tap(page, 'Back');
+  const button = page.getByRole('button', { name: /^(Done|Pinch test$|Check the drawing$)/ }).first();
+  let looked = false;
+  for (let i = 0; i < 40 && !looked; i += 1) {
+    await expect(button).toBeEnabled();
+    const words = (await button.textContent()) ?? '';
+    await button.tap();
+    if (words === 'Pinch test') await tap(page, /the skin lifts as one/);
+    if (words === 'Check the drawing') {
+      await page.getByRole('button', { name: 'about half way' }).tap();
+      looked = true;
+    }
+    await page.waitForTimeout(A_HAND_MS);
+  }
+  const log = page.getByRole('region', { name: 'Log' });
+  await expect(log.getByText('By the drawing: about half way')).toBeVisible();
+  await expect(log.getByText(TAPE)).toHaveCount(0);
+  await expect(button).toHaveText(/^Done/);
+  // Its lines are told as what the look says of them, not as a tape would.
+  await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('now about');
+});
+
+test('a measurement that is passed over is not asked for twice running', async ({ page }) => {
+  page.setDefaultTimeout(8000);
+  await page.goto('/pieces/sample-kelp-cosy/bench');
+  const button = page.getByRole('button', { name: /^(Done|Measure$)/ }).first();
+  const roll = page.getByRole('radio', { name: 'Roll', exact: true });
+  let asked = 0;
+  for (let i = 0; i < 12; i += 1) {
+    await expect(button).toBeEnabled();
+    const words = (await button.textContent()) ?? '';
+    if (words === 'Measure') {
+      asked += 1;
+      await roll.tap();
+      await expect(button).toHaveText(/^Done/);
+    }
+    await button.tap();
+    await page.waitForTimeout(A_HAND_MS);
+    if (words === 'Measure') await expect(button).toHaveText(/^Done/);
+  }
+  expect(asked).toBeGreaterThan(0);
+  expect(asked).toBeLessThan(5);
+});

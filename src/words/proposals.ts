@@ -21,6 +21,8 @@ export const proposalWords = (proposed: ProposedAct, of: PieceWording): string =
       return FELT_TEST_WORDS[proposed.test].name;
     case 'measure':
       return 'Measure';
+    case 'compare':
+      return 'Check it against the drawing';
     case 'roll':
       return `Roll ${proposed.rolls}${inDirection(proposed.directionDeg, of)}${onFace(proposed.face, of)}`;
     case 'throw':
@@ -85,6 +87,8 @@ const ROUND: Readonly<Partial<Record<Reason, string>>> = {
 /** The fingertip says what the pinch says elsewhere. */
 const FINGER = 'Roll a fingertip on it. When no hairs move, the skin holds.';
 
+const DRAWING = 'Lay it flat on its template or resist, and tap where its edge is.';
+
 /** Why this advice, in a sentence or two. */
 export const proposalReason = (
   proposed: ProposedAct,
@@ -97,9 +101,11 @@ export const proposalReason = (
 ): string => {
   const { about, reason } = proposed;
   const why =
-    reason === 'skin-to-test' && proposed.act === 'test'
-      ? FINGER
-      : ((of.way.bySide ? undefined : ROUND[reason]) ?? REASONS[reason]);
+    proposed.act === 'compare'
+      ? DRAWING
+      : reason === 'skin-to-test' && proposed.act === 'test'
+        ? FINGER
+        : ((of.way.bySide ? undefined : ROUND[reason]) ?? REASONS[reason]);
   if (!about) return why;
   const length = (v: number): string => showQuantity(v, 'length', of.units);
   const all = reason === 'way-to-go' ? (of.computed?.(about.gauge.id) ?? null) : null;

@@ -18,4 +18,8 @@ export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly
 };
 
 /** How a maker judges where a piece stands. */
-export const JUDGE_WORDS: Readonly<Record<Judge, string>> = { tape: 'with a tape', feel: 'by feel' };
+export const JUDGE_WORDS: Readonly<Record<Judge, string>> = {
+  tape: 'with a tape',
+  drawing: 'by the drawing',
+  feel: 'by feel',
+};

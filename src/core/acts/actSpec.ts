@@ -3,7 +3,7 @@ import type { UnitSystem } from '../units/units';
 import type { BenchFold } from './benchFold';
 import type { RecipeStep, StepMove, WorkScope } from './recipeStep';
 import type { ActChoices } from './choices';
-import type { Cushion, Pressure, TestName, Water } from './vocabulary';
+import type { Cushion, DrawingMark, Pressure, TestName, Water } from './vocabulary';
 
 /** Anything that can stand in a log. */
 export interface BaseAct {
@@ -39,6 +39,8 @@ export interface PieceWording {
   readonly faultName: (fault: string) => string;
   /** What a test with its grade is called. */
   readonly testWords: (test: TestName, grade: number) => string;
+  /** Where the edge lies on the drawing. */
+  readonly markWords: (mark: DrawingMark) => string;
 }
 
 /** How this felter usually does it. */

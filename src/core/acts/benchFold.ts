@@ -1,4 +1,5 @@
 import {
+  type DrawingMark,
   type Foam,
   type PinchGrade,
   type RollDirection,
@@ -13,6 +14,8 @@ export interface Reading {
   readonly entryId: string;
   readonly at: string;
   readonly readings: Readonly<Record<string, number | null>>;
+  /** Where its edge lay on the drawing, where it was held against that instead. */
+  readonly drawing?: DrawingMark;
   readonly rollsBefore: number;
   readonly throwsBefore: number;
 }

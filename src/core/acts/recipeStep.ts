@@ -17,7 +17,7 @@ export interface RecipeStep {
 /** What is left of a step, one thing to do: an act with what is chosen of it, a panel to open, or a tick. */
 export type StepMove =
   | { readonly does: 'act'; readonly kind: string; readonly choices: ActChoices }
-  | { readonly does: 'panel'; readonly panel: 'pinch' | 'look' | 'measure' }
+  | { readonly does: 'panel'; readonly panel: 'pinch' | 'look' | 'measure' | 'compare' }
   /** Only the felter can say that it is done. */
   | { readonly does: 'tick' };
 

@@ -1,3 +1,4 @@
+import { compare } from './compare';
 import { bead } from './bead';
 import { board } from './board';
 import { handRub } from './handRub';
@@ -35,6 +36,7 @@ export const ACTS = [
   roll,
   look,
   measure,
+  compare,
   open,
   palms,
   bead,

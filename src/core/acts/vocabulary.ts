@@ -17,6 +17,10 @@ export type Wetness = (typeof WETNESSES)[number];
 export const FOAMS = ['none', 'right', 'much'] as const;
 export type Foam = (typeof FOAMS)[number];
 
+/** Where the edge of a piece lies when it is held against its drawing: still at the dashed line, and so on to inside the dotted one. */
+export const DRAWING_MARKS = ['dashed', 'inside', 'half', 'finger', 'on', 'past'] as const;
+export type DrawingMark = (typeof DRAWING_MARKS)[number];
+
 /** Tests beside the pinch test, each with grades from 0. */
 export const TESTS = ['finger', 'pull', 'light', 'squeeze', 'cloth', 'bend', 'resist'] as const;
 export type TestName = (typeof TESTS)[number];

@@ -178,5 +178,6 @@ export const nextAct = (
       : of.model
         ? modelAct(state, of.model, { gaugeProgress: forecast.gaugeProgress, worked: of, test, way, shrink })
         : (atSize(state, forecast.gaugeProgress, { test, way }) ?? rolling(state, forecast, of));
+  if (judge === 'drawing' && next.act === 'measure') return { ...next, act: 'compare' };
   return faultAct(next, state, { laid: of.form.laid.points, worked: of });
 };

@@ -44,6 +44,8 @@ export type ProposedAct = {
   /** Another test, by what it is done with. */
   | { readonly act: 'test'; readonly test: TestName }
   | { readonly act: 'measure' }
+  /** It is held against its drawing. */
+  | { readonly act: 'compare' }
   | {
       readonly act: 'roll';
       readonly face: number;

@@ -1,18 +1,11 @@
 import { waterAfter, workOfAct } from '../acts/act';
 import type { LogEntry } from '../log/entry';
 import type { Water } from '../acts/vocabulary';
+import { drawingRange, meanRange } from './drawingRange';
 import { meanReading } from '../log/pair';
 import { entriesInForce } from '../log/entriesInForce';
 import type { FormPlan, Gauge } from '../forms/formKind';
-import {
-  addWork,
-  type Prior,
-  FELTING,
-  guessedWork,
-  NO_WORK,
-  withoutBias,
-  type FeltingWork,
-} from './feltingModel';
+import { addWork, type Prior, FELTING, guessedWork, NO_WORK, withoutBias } from './feltingModel';
 
 import type { FeltingRecord } from './likelihood';
 
@@ -45,7 +38,7 @@ export const feltingRecordOf = (
   belief: Prior,
 ): FeltingRecord => {
   const { gauges, isSolid, isFuzzy } = formed;
-  const intervals: Array<{ work: FeltingWork; read: Array<number | null> }> = [];
+  const intervals: Array<FeltingRecord['intervals'][number]> = [];
   let since = NO_WORK;
   let water: Water = 'hot';
   for (const { act } of entriesInForce(log)) {
@@ -54,6 +47,11 @@ export const feltingRecordOf = (
     if (done) {
       since = addWork(since, done.rolls, isSolid ? null : done.directionDeg);
       since = guessedWork(since, done.spread);
+    }
+    if (act.kind === 'compare') {
+      const within = meanRange(gauges.map(g => drawingRange(act.at, g)));
+      intervals.push({ work: since, read: gauges.map(() => null), within });
+      since = NO_WORK;
     }
     if (act.kind !== 'measure') continue;
     const read = gauges.map(({ id, laidMm }) => {

@@ -67,7 +67,7 @@ export const infer = (record: FeltingRecord, points = POINTS): Posterior => {
   const problem = likelihoodProblem(record);
   const d = problem.dimensions;
   let law: NormalMoments = { mean: new Float64Array(d), covariance: Matrix.eye(d) };
-  if (problem.readings > 0) {
+  if (problem.readings + problem.looks > 0) {
     const near = climb(problem, climb(problem, new Float64Array(d), 3), 1);
     law = { mean: near, covariance: inverse(information(linearised(problem, near, 1).j)) };
     for (const count of STAGES)

@@ -18,6 +18,8 @@ import {
   type Tensor,
   type FeltingWork,
 } from './feltingModel';
+import { normalCdf } from '../numeric/normalCdf';
+import type { LogRange } from './drawingRange';
 import { normalQuantile } from './lowDiscrepancy';
 
 /** What was done and measured of one piece. */
@@ -28,6 +30,8 @@ export interface FeltingRecord {
   readonly intervals: ReadonlyArray<{
     readonly work: FeltingWork;
     readonly read: ReadonlyArray<number | null>;
+    /** Between which lengths the mean of all gauges was seen against the drawing; left out where it was measured. */
+    readonly within?: LogRange;
   }>;
   /** Work since the last measuring. */
   readonly since: FeltingWork;
@@ -77,6 +81,10 @@ const SOUND = 1 - blunders;
 const ODD = blunders / blunderScale;
 const ODD_SHARP = 1 / (2 * blunderScale ** 2);
 const SIXTEEN = blunderScale ** 2 === 16;
+
+/** How far an eye is off at the edge of a range, and how likely any range is to one that did not look. Common practice. */
+const EYE_SD = 0.03;
+const BLIND = 0.15;
 
 /** A reading beyond this many deviations is a blunder beyond doubt; further out it says no more. */
 const FARTHEST = 40;
@@ -151,6 +159,9 @@ export const likelihoodProblem = (record: FeltingRecord) => {
   const read = intervals.flatMap((interval, k) =>
     interval.read.flatMap((value, gauge) => (value === null ? [] : [{ interval: k, gauge, value }])),
   );
+  const ranges = intervals.flatMap(({ within }, k) => (within ? [{ interval: k, ...within }] : []));
+  const rangeTo = Int32Array.from(intervals, (_, k) => ranges.filter(r => r.interval <= k).length);
+  const rangeLengths = new Float64Array(ranges.length);
   const places = read.map(({ interval, gauge }) => ({ interval, gauge }));
   const readings = read.length;
   // Laid out flat: one answer walks through them some thousand times.
@@ -161,6 +172,13 @@ export const likelihoodProblem = (record: FeltingRecord) => {
   const tensor = { xx: 0, xy: 0, yy: 0 };
   const stretch = { mean: 1, cos: 0, sin: 0 };
   const push = { share: 0.5, vigour: 1 };
+
+  /** Mean of all lines, of the lengths worked out last. */
+  const meanLength = (): number => {
+    let sum = 0;
+    for (let g = 0; g < wayOf.length; g += 1) sum += wayLengths[wayOf[g] ?? 0] ?? 0;
+    return sum / wayOf.length;
+  };
 
   const parametersAt = (x: Float64Array): FeltParameters => {
     for (let i = 0; i < PARAMETERS; i += 1) {
@@ -185,6 +203,7 @@ export const likelihoodProblem = (record: FeltingRecord) => {
     logVigour = 0;
     let own = 0;
     let i = 0;
+    let r = 0;
     for (let k = 0; k < works.length; k += 1) {
       const next = vigourAt[k] ?? 0;
       if (next !== own) {
@@ -197,7 +216,8 @@ export const likelihoodProblem = (record: FeltingRecord) => {
       growInPlace(tensor, works[k] ?? NO_WORK, push);
       stretchInto(tensor, parameters, stretch);
       const end = readTo[k] ?? 0;
-      if (i < end)
+      const rangeEnd = rangeTo[k] ?? 0;
+      if (i < end || r < rangeEnd)
         for (let w = 0; w < wayLengths.length; w += 1)
           wayLengths[w] = logLength(stretch, wayLines[w] ?? ACROSS);
       for (; i < end; i += 1) {
@@ -205,7 +225,20 @@ export const likelihoodProblem = (record: FeltingRecord) => {
         const start = starts === 0 ? 0 : startSd * (x[starting + g] ?? 0);
         off[i] = ((values[i] ?? 0) - start - (wayLengths[wayOf[g] ?? 0] ?? 0)) / readingSd;
       }
+      for (; r < rangeEnd; r += 1) rangeLengths[r] = meanLength();
     }
+  };
+
+  /** How likely it is that each range was seen, were the lengths those of the last walk: now and then it was no good look. */
+  const logRanges = (): number => {
+    let sum = 0;
+    for (let n = 0; n < ranges.length; n += 1) {
+      const { low = 0, high = 0 } = ranges[n] ?? {};
+      const length = rangeLengths[n] ?? 0;
+      const seen = normalCdf((high - length) / EYE_SD) - normalCdf((low - length) / EYE_SD);
+      sum += Math.log((1 - blunders) * seen + blunders * BLIND);
+    }
+    return sum;
   };
 
   const startsAt = (x: Float64Array): readonly number[] =>
@@ -214,7 +247,7 @@ export const likelihoodProblem = (record: FeltingRecord) => {
   const scratch = new Float64Array(readings);
   const logPosterior = (x: Float64Array): number => {
     walk(x, scratch);
-    let value = logLikelihood(scratch);
+    let value = logLikelihood(scratch) + logRanges();
     for (let i = 0; i < dimensions; i += 1) value -= (x[i] ?? 0) ** 2 / 2;
     return value;
   };
@@ -227,14 +260,18 @@ export const likelihoodProblem = (record: FeltingRecord) => {
     starts: starts === 0 ? NO_STARTS : startsAt(x),
   });
 
-  /** Deviations of all readings, in the order of the log. */
+  /** Deviations of all readings, in the order of the log; behind them those of the ranges from their middles. */
   const residuals = (x: Float64Array): Float64Array => {
-    const found = new Float64Array(readings);
+    const found = new Float64Array(readings + ranges.length);
     walk(x, found);
+    ranges.forEach(({ low, high }, n) => {
+      const sd = Math.hypot(EYE_SD, (high - low) / Math.sqrt(12));
+      found[readings + n] = ((low + high) / 2 - (rangeLengths[n] ?? 0)) / sd;
+    });
     return found;
   };
 
-  return { dimensions, readings, places, logPosterior, particleOf, residuals };
+  return { dimensions, readings, looks: ranges.length, places, logPosterior, particleOf, residuals };
 };
 
 export type LikelihoodProblem = ReturnType<typeof likelihoodProblem>;

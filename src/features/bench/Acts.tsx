@@ -115,6 +115,7 @@ export const Acts = ({
       </div>
       <KindChoice
         kinds={standing.acts}
+        judge={context.piece.judge}
         kind={acting.kind}
         onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
       />

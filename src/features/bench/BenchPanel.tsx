@@ -6,6 +6,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
 import { useChangeSettings } from '../../session/useChanges';
 import { CountPanel } from './CountPanel';
+import { ComparePanel } from './ComparePanel';
 import { Curve } from './Curve';
 import { LookPanel } from './LookPanel';
 import { MeasurePanel } from './MeasurePanel';
@@ -106,6 +107,8 @@ export const BenchPanel = (props: {
           onCancel={close}
         />
       ) : null;
+    case 'compare':
+      return <ComparePanel onLog={acting.log} onCancel={close} />;
     case 'curve':
       return (
         <PanelFrame title="How it shrinks under work" label="Curve" onCancel={close}>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { type Act, controlOf } from '../../core/acts/act';
+import type { Judge } from '../../core/advice/judge';
 import { DIRECTION } from '../../core/acts/actWords';
 import { CUSHION_WORDS } from '../../core/acts/cushionWords';
 import { type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
@@ -12,34 +13,40 @@ import { arrowAt } from './arrowAt';
 import type { BenchKind, ActOverride } from './chosenAct';
 import { PRESSURE_WORDS } from '../../words/bench';
 
-/** Keys of the row, whatever the way: looking at how far it is. */
-const ALWAYS = [
-  { value: 'measure', text: 'Measure' },
-  { value: 'pinch', text: 'Pinch' },
-] as const;
+/** How its maker tells how far it is: the tape, or the drawing. By feel there is only the pinch. */
+const TOLD_BY: Readonly<Record<Judge, ReadonlyArray<{ readonly value: BenchKind; readonly text: string }>>> =
+  {
+    tape: [{ value: 'measure', text: 'Measure' }],
+    drawing: [{ value: 'compare', text: 'Drawing' }],
+    feel: [],
+  };
 
 /** The row of acts of a way, each with what stands on its key. */
 const keysOf = (
   kinds: readonly string[],
+  judge: Judge,
 ): ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> => [
   ...kinds.flatMap(kind => {
     const key = controlOf(kind)?.key;
     return key ? [{ value: kind, text: key }] : [];
   }),
-  ...ALWAYS,
+  ...TOLD_BY[judge],
+  { value: 'pinch', text: 'Pinch' },
 ];
 
 /** Which act the great button logs. */
 export const KindChoice = ({
   kinds,
+  judge,
   kind,
   onKind,
 }: {
   /** Acts of the way in which the piece is worked. */
   readonly kinds: readonly string[];
+  readonly judge: Judge;
   readonly kind: BenchKind;
   readonly onKind: (kind: BenchKind) => void;
-}) => <Choice label="Act" size="wet" value={kind} options={keysOf(kinds)} onChoose={onKind} />;
+}) => <Choice label="Act" size="wet" value={kind} options={keysOf(kinds, judge)} onChoose={onKind} />;
 
 /** One of a few that change seldom: a tap goes on to the next, since a list to unfold is too fine for wet hands. */
 const Cycle = <T extends string>(props: {

@@ -40,11 +40,13 @@ export const Curve = ({
   const formed = formForModel(plan.form);
   const own = readCurves(entries, formed);
   const { wanted: level, done } = curveEnds(entries, formed);
+  const fan = ahead.map(({ work, share }) => ({ x: done + work, ...share }));
+  const far = Math.max(SHORTEST, done + BEYOND, ...fan.map(p => p.x));
   const colours = ['now', 'ink', 'chalk'] as const;
   const lines: readonly ChartLine[] = [
     {
       name: 'expected before measuring',
-      points: priorCurve(belief, Math.max(SHORTEST, done + BEYOND)).map(p => [p.work, p.share] as const),
+      points: priorCurve(belief, far).map(p => [p.work, p.share] as const),
       colour: 'laid',
       dash: 'dashed',
     },
@@ -65,7 +67,6 @@ export const Curve = ({
       endsIn: formed.gauges[g]?.id ?? '',
     })),
   ];
-  const fan = ahead.map(({ work, share }) => ({ x: done + work, ...share }));
   return (
     <figure>
       <Suspense fallback={<p className="h-72">Drawing …</p>}>
@@ -102,7 +103,7 @@ export const Curve = ({
       <figcaption className="text-[13px] text-chalk">
         Points: your measurements. Dashed: what we expected before you measured. Dotted across: the target.
         {fan.length > 0 && ' Shaded: the rolls to go, four times in five.'}
-        {earlier.length > 0 && ' Pale: earlier pieces in this wool.'}
+        {lines.some(l => l.colour === 'rim') && ' Pale: earlier pieces in this wool.'}
       </figcaption>
     </figure>
   );

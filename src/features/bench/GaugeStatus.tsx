@@ -42,7 +42,9 @@ const Predicted = (props: {
     of ? `${show(of.median)} (${show(of.low80)}–${show(of.high80)})` : '';
   return (
     <>
-      {worked(model) && <span>: now about {range(now[at])}</span>}
+      {(worked(model) || (!gaugeNow.measured && model.pieceForecast.measurings > 0)) && (
+        <span>: now about {range(now[at])}</span>
+      )}
       {model.pieceForecast.measurings > 0 && <span>; should finish at {range(ended[at])}</span>}
     </>
   );

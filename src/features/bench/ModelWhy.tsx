@@ -20,7 +20,9 @@ export const ModelWhy = (props: {
   const { pieceForecast, learntFrom, since } = model;
   const { most, halfRolls } = pieceForecast.felt;
   const doubts = pieceForecast.doubts.filter(d => d.chance > DOUBTED);
-  const readings = state.readings.filter(r => Object.values(r.readings).some(v => v !== null));
+  const readings = state.readings.filter(
+    r => r.drawing !== undefined || Object.values(r.readings).some(v => v !== null),
+  );
   return (
     <div>
       <h3 className="font-semibold">The felting model</h3>

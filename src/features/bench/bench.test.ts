@@ -7,6 +7,7 @@ import { proposalReason, proposalWords } from '../../words/proposals';
 import { arrowAt } from './arrowAt';
 import { wayOf } from '../../core/ways/register';
 import { faultName } from '../../words/faults';
+import { markWords } from '../../words/drawingMarks';
 import { testWords } from '../../words/feltTests';
 import { actSoFar } from './pacing';
 import { actFor, benchKind, chosenWith, nextKind, turned } from './chosenAct';
@@ -127,15 +128,15 @@ describe('a few keys', () => {
   it('come to every act and every panel, and round again', () => {
     let kind = benchKind(ROLL, {});
     const met = [kind];
-    for (let i = 0; i < 12; i += 1) {
+    for (let i = 0; i < 13; i += 1) {
       kind = nextKind(kind, BUNDLE_ACTS);
       met.push(kind);
     }
-    expect(new Set(met).size).toBe(13);
+    expect(new Set(met).size).toBe(14);
     expect(nextKind(kind, BUNDLE_ACTS)).toBe(met[0]);
     // What only a recipe or the end asks for goes on to the first act.
     expect(nextKind('finish', BUNDLE_ACTS)).toBe('wet');
-    expect(nextKind('measure', ['palms'])).toBe('pinch');
+    expect(nextKind('measure', ['palms'])).toBe('compare');
   });
 
   it('choose a direction, a count, or how warm the water is', () => {
@@ -190,6 +191,7 @@ describe('words at the bench', () => {
     tube: { kind: 'tube', minutes: 75 },
     stir: { kind: 'stir', minutes: 5 },
     machine: { kind: 'machine', cycles: 1 },
+    compare: { kind: 'compare', at: 'half' },
   };
 
   it.each([
@@ -213,15 +215,16 @@ describe('words at the bench', () => {
     ['bead', 'Roll small in the palms, by feel'],
     ['tube', 'Roll on the tube, 1 h 15 min'],
     ['machine', 'Machine wash at 40 °C, once'],
+    ['compare', 'By the drawing: about half way'],
   ] as const)('%s is “%s”', (kind, words) => {
-    expect(actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric', faultName, testWords })).toBe(
-      words,
-    );
+    expect(
+      actWords(ACTS[kind], { faces: 2, isSolid: false, units: 'metric', faultName, testWords, markWords }),
+    ).toBe(words);
   });
 
   it('does not speak of faces where there is one', () => {
     const of = (faces: number, isSolid = false) =>
-      ({ faces, isSolid, units: 'metric', faultName, testWords }) as const;
+      ({ faces, isSolid, units: 'metric', faultName, testWords, markWords }) as const;
     expect(actWords(ACTS.wet, of(1))).toBe('Wet with hot water');
     expect(proposalWords(ROLL, of(1))).toBe('Roll 30 crosswise');
     expect(proposalWords(ROLL, of(2))).toBe('Roll 30 crosswise, side 2');

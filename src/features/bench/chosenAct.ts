@@ -7,6 +7,7 @@ import type { Settings } from '../../records/settings';
 /** What opens a panel, and what the great button says then. */
 export const PANELS = {
   measure: 'Measure',
+  compare: 'Check the drawing',
   pinch: 'Pinch test',
   look: 'Open it and look',
   tests: 'Test it',

@@ -30,6 +30,7 @@ import { Acts } from './Acts';
 import { proposalWords } from '../../words/proposals';
 import { actsOf, wayOf } from '../../core/ways/register';
 import { faultName } from '../../words/faults';
+import { markWords } from '../../words/drawingMarks';
 import { testWords } from '../../words/feltTests';
 import { nextKind, turned } from './chosenAct';
 import { actSoFar, countedNoun } from './pacing';
@@ -45,7 +46,7 @@ vi.mock('../../core/acts/register', async original => {
 
 /** What the types do not know: they are of the register as it ships. */
 const treads = (steps: number): Act => ({ kind: 'tread', steps, water: 'hot' }) as unknown as Act;
-const WORDING = { faces: 1, isSolid: false, units: 'metric', faultName, testWords } as const;
+const WORDING = { faces: 1, isSolid: false, units: 'metric', faultName, testWords, markWords } as const;
 const FLAT = { faces: [1], hasDirections: true, wetted: [1] };
 const made = makePlan(newPlan(disc));
 if (!made.ok) throw new Error('no plan');

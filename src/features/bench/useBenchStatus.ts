@@ -11,6 +11,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
 import type { PieceWording } from '../../core/acts/actSpec';
 import { faultName } from '../../words/faults';
+import { markWords } from '../../words/drawingMarks';
 import { testWords } from '../../words/feltTests';
 import { usePieceForecast } from './usePieceForecast';
 
@@ -55,6 +56,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     units: context.settings.units,
     faultName,
     testWords,
+    markWords,
   };
   /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
   const isComputing = isPending && !EARLY.has(alone.reason);

@@ -121,7 +121,7 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
       label: at ? 'finish' : 'reopen',
     });
   // Whoever works by feel needs no tape to be done; then its wool learns nothing of it.
-  const byFeel = context.piece.judge === 'feel';
+  const byFeel = context.piece.judge !== 'tape';
   const measured = came.along !== null && came.across !== null;
   return finishedAt === null ? (
     <div>
@@ -131,7 +131,7 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
       {!measured && (
         <p className="mt-1 text-[13px] text-chalk">
           {byFeel
-            ? 'You work by feel, so you need not measure it. If you do, its wool learns from it.'
+            ? 'You work without a tape, so you need not measure it. If you do, its wool learns from it.'
             : 'Measure at least one line lengthwise and one crosswise, dry.'}
         </p>
       )}
