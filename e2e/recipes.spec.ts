@@ -124,14 +124,16 @@ test('a pair is measured side by side, and told of where it is unequal', async (
   await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('21.0');
 });
 
-test('a ball is rolled every way: there is no direction to choose, and one line to measure', async ({
+test('a ball is rolled between the palms, in minutes: there is no direction to choose, and one line to measure', async ({
   page,
 }) => {
   await bench(page, '/pieces/sample-drum-balls/bench');
-  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+  await expect(page.getByRole('radio', { name: 'Roll', exact: true })).toHaveCount(0);
+  await page.getByRole('radio', { name: 'Palms', exact: true }).tap();
   await expect(page.getByRole('radiogroup', { name: 'Direction' })).toHaveCount(0);
-  await tap(page, /^Done Roll 30, every way/);
-  await expect(log(page).first()).toContainText('Roll 30, every way');
+  await page.getByRole('radio', { name: '5 min' }).tap();
+  await tap(page, /^Done Roll in the palms, 5 min/);
+  await expect(log(page).first()).toContainText('Roll in the palms, 5 min');
   await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('diameter');
 });
 
