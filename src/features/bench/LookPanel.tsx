@@ -8,6 +8,34 @@ import { EARLY_SIGNS, FOAM_HELP, WATER_NAMES, WETNESS_HELP } from '../../words/b
 import { FAULT_WORDS } from '../../words/faults';
 import { PanelFrame } from './PanelFrame';
 
+/** How wet and how soapy it is, with what helps beside each verdict. */
+const Verdicts = ({ onLog }: { readonly onLog: (act: Act) => void }) => (
+  <div className="grid grid-cols-1 gap-2 sm:grid-cols-3">
+    {WETNESSES.map(wetness => (
+      <Button
+        key={wetness}
+        size="wet"
+        className="min-h-28 !flex-col !gap-1"
+        onClick={() => onLog({ kind: 'look', wetness, foam: null })}
+      >
+        <span className="first-letter:uppercase">{WETNESS_WORDS[wetness]}</span>
+        <span className="text-base font-normal text-chalk">{WETNESS_HELP[wetness]}</span>
+      </Button>
+    ))}
+    {FOAMS.map(foam => (
+      <Button
+        key={foam}
+        size="wet"
+        className="min-h-28 !flex-col !gap-1"
+        onClick={() => onLog({ kind: 'look', wetness: null, foam })}
+      >
+        <span className="first-letter:uppercase">{FOAM_WORDS[foam]}</span>
+        <span className="text-base font-normal text-chalk">{FOAM_HELP[foam]}</span>
+      </Button>
+    ))}
+  </div>
+);
+
 /** One look at an opening: what matters now, how wet, how soapy, and whether the water was renewed. One tap each. */
 export const LookPanel = ({
   looks,
@@ -37,30 +65,7 @@ export const LookPanel = ({
         ))}
       </ul>
     </section>
-    <div className="grid grid-cols-1 gap-2 sm:grid-cols-3">
-      {WETNESSES.map(wetness => (
-        <Button
-          key={wetness}
-          size="wet"
-          className="min-h-28 !flex-col !gap-1"
-          onClick={() => props.onLog({ kind: 'look', wetness, foam: null })}
-        >
-          <span className="first-letter:uppercase">{WETNESS_WORDS[wetness]}</span>
-          <span className="text-base font-normal text-chalk">{WETNESS_HELP[wetness]}</span>
-        </Button>
-      ))}
-      {FOAMS.map(foam => (
-        <Button
-          key={foam}
-          size="wet"
-          className="min-h-28 !flex-col !gap-1"
-          onClick={() => props.onLog({ kind: 'look', wetness: null, foam })}
-        >
-          <span className="first-letter:uppercase">{FOAM_WORDS[foam]}</span>
-          <span className="text-base font-normal text-chalk">{FOAM_HELP[foam]}</span>
-        </Button>
-      ))}
-    </div>
+    <Verdicts onLog={props.onLog} />
     <p className="text-[15px] text-chalk">New water, or heated again</p>
     <div className="flex gap-2 *:flex-1">
       {WATERS.map(water => (

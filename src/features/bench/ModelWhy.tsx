@@ -9,6 +9,32 @@ const DOUBTED = 0.5;
 
 const riskWords = (risk: number): string => (risk < 0.005 ? 'under 1 %' : showShare(risk));
 
+/** Where each line is now, with its range, and how likely it is too small. */
+const LinesNow = (props: {
+  readonly forecast: Forecast;
+  readonly pieceForecast: ModelAnswer['pieceForecast'];
+  readonly units: UnitSystem;
+}) => {
+  const { forecast, pieceForecast, units } = props;
+  return (
+    <ul>
+      {forecast.gaugeProgress.map((s, g) => {
+        const now = pieceForecast.now[g];
+        const show = (share: number): string => showQuantity(share * s.gauge.laidMm, 'length', units);
+        return now ? (
+          <li key={s.gauge.id}>
+            <b>
+              {s.gauge.id}, {s.gauge.name}
+            </b>
+            : now {show(now.median)}, four times in five between {show(now.low80)} and {show(now.high80)};{' '}
+            {showShare(pieceForecast.pastNow[g] ?? 0)} that it is too small.
+          </li>
+        ) : null;
+      })}
+    </ul>
+  );
+};
+
 /** What the felting model has found, and what that rests on. */
 export const ModelWhy = (props: {
   readonly model: ModelAnswer;
@@ -37,21 +63,7 @@ export const ModelWhy = (props: {
         {showShare(most.high80)}), half of that after {Math.round(halfRolls.median)} rolls (
         {Math.round(halfRolls.low80)}–{Math.round(halfRolls.high80)}) of snug bubble wrap.
       </p>
-      <ul>
-        {forecast.gaugeProgress.map((s, g) => {
-          const now = pieceForecast.now[g];
-          const show = (share: number): string => showQuantity(share * s.gauge.laidMm, 'length', units);
-          return now ? (
-            <li key={s.gauge.id}>
-              <b>
-                {s.gauge.id}, {s.gauge.name}
-              </b>
-              : now {show(now.median)}, four times in five between {show(now.low80)} and {show(now.high80)};{' '}
-              {showShare(pieceForecast.pastNow[g] ?? 0)} that it is too small.
-            </li>
-          ) : null;
-        })}
-      </ul>
+      <LinesNow forecast={forecast} pieceForecast={pieceForecast} units={units} />
       <p>
         Within {showShare(SIZE_TOLERANCE)} of every target: {showShare(pieceForecast.withinNow)} now,{' '}
         {showShare(pieceForecast.withinThen)} after the rolls to go.
