@@ -14,13 +14,11 @@ import {
   parametersOf,
   stretchInto,
   sumWork,
-  WAITS,
   type Tensor,
   type FeltingWork,
 } from './feltingModel';
 import { normalCdf } from '../numeric/normalCdf';
 import type { LogRange } from './drawingRange';
-import { normalQuantile } from './lowDiscrepancy';
 
 /** What was done and measured of one piece. */
 export interface FeltingRecord {
@@ -123,18 +121,15 @@ export const blunderChance = (z: number): number => {
   return odd / (odd + SOUND * Math.exp((-z * z) / 2));
 };
 
-/** Above this standard normal deviate a felt is one that waits. */
-const WAITING = normalQuantile(1 - WAITS.share);
-
 const ACROSS = lineAt(90);
 const NO_STARTS: readonly number[] = [];
 
 /**
  * The problem of what is not known of a piece: a vector of standard normal deviates before anything was measured (whitened):
- * the five parameters, the drift of vigour from one measuring to the next, the gauges’ own starts, counts that were guessed, and
- * whether it is a felt that waits.
+ * the five parameters, the drift of vigour from one measuring to the next, the gauges’ own starts, and counts that were guessed.
+ * @param waits whether it is taken for a felt that waits
  */
-export const likelihoodProblem = (record: FeltingRecord) => {
+export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   const { gaugesDeg, intervals, belief, startSd } = record;
   const root = Float64Array.from(choleskyOf(belief.covariance).to1DArray());
   const mean = Float64Array.from(belief.mean);
@@ -153,8 +148,7 @@ export const likelihoodProblem = (record: FeltingRecord) => {
   const guessAt = guesses.map((sd, k) => (sd > 0 ? guesses.slice(0, k).filter(s => s > 0).length : -1));
   const starting = PARAMETERS + drifts;
   const guessing = starting + starts;
-  const shape = guessing + guesses.filter(sd => sd > 0).length;
-  const dimensions = shape + 1;
+  const dimensions = guessing + guesses.filter(sd => sd > 0).length;
   const works = intervals.map(i => i.work);
   const read = intervals.flatMap((interval, k) =>
     interval.read.flatMap((value, gauge) => (value === null ? [] : [{ interval: k, gauge, value }])),
@@ -186,7 +180,7 @@ export const likelihoodProblem = (record: FeltingRecord) => {
       for (let j = 0; j <= i; j += 1) value += (root[PARAMETERS * i + j] ?? 0) * (x[j] ?? 0);
       eta[i] = value;
     }
-    return parametersOf(eta, (x[shape] ?? 0) > WAITING);
+    return parametersOf(eta, waits);
   };
 
   /** What the hands were worth when the last walk ended, as a logarithm, and its parameters; its work stands in `tensor`. */

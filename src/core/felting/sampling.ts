@@ -79,6 +79,8 @@ export interface PosteriorDraws {
   readonly weights: Float64Array;
   readonly drifts: Float64Array;
   readonly effective: number;
+  /** Logarithm of how likely the readings are under the problem, but for a constant that all problems of a piece share. */
+  readonly logEvidence: number;
 }
 
 /** Which of the proposals a point comes from: −1 is the prior. */
@@ -175,7 +177,14 @@ export const draw = (
     weights[n] = (weights[n] ?? 0) / sum;
     squares += (weights[n] ?? 0) ** 2;
   }
-  return { points, particles, weights, drifts, effective: 1 / squares };
+  return {
+    points,
+    particles,
+    weights,
+    drifts,
+    effective: 1 / squares,
+    logEvidence: top + Math.log(sum / count),
+  };
 };
 
 /** Mean and covariance of a normal law. */
