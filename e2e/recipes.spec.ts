@@ -115,7 +115,7 @@ test('a pair is measured side by side, and told of where it is unequal', async (
   await expect(panel).toContainText('piece 1');
   for (const [i, keys] of ['20', '22'].entries()) {
     for (const key of keys) await panel.getByRole('button', { name: key, exact: true }).tap();
-    await panel.getByRole('button', { name: i === 0 ? 'OK A, next A/2' : /^OK A\/2, next B/ }).tap();
+    await page.getByRole('button', { name: i === 0 ? 'OK A, next A/2' : /^OK A\/2, next B/ }).tap();
   }
   for (let i = 0; i < 2; i += 1) await panel.getByRole('button', { name: 'Skip' }).tap();
   for (let i = 0; i < 2 && (await panel.isVisible()); i += 1)
@@ -127,7 +127,8 @@ test('a pair is measured side by side, and told of where it is unequal', async (
 test('a ball is rolled between the palms, in minutes: there is no direction to choose, and one line to measure', async ({
   page,
 }) => {
-  await bench(page, '/pieces/sample-drum-balls/bench');
+  await page.goto('/pieces/sample-drum-balls/bench');
+  await tap(page, 'Everything is laid already');
   await expect(page.getByRole('radio', { name: 'Roll', exact: true })).toHaveCount(0);
   await page.getByRole('radio', { name: 'Palms', exact: true }).tap();
   await expect(page.getByRole('radiogroup', { name: 'Direction' })).toHaveCount(0);
@@ -166,7 +167,7 @@ test('four keys drive all of it: every act and every panel, from the first wetti
   };
   /** Goes through a panel until a button of it is lit, and takes it. */
   const take = async (name: RegExp): Promise<void> => {
-    const wanted = page.getByRole('group').getByRole('button', { name }).first();
+    const wanted = page.getByTestId('bench').getByRole('button', { name }).first();
     for (let i = 0; i < 40 && !(await wanted.evaluate(e => e === document.activeElement)); i += 1)
       await press('ArrowDown');
     await press('Space');

@@ -122,14 +122,14 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   await stage(page, 'Bench').click();
   const laying = page.getByRole('region', { name: 'Laying' });
   await expect(laying).toContainText('Lay layer 1 of 3, side 1');
-  await laying.getByRole('button', { name: 'Laid', exact: true }).click();
+  await page.getByRole('button', { name: 'Laid', exact: true }).click();
   await expect(laying).toContainText('Laying, 1 of 30');
   await expect(laying).toContainText('Wet and press down, side 1');
-  await laying.getByRole('button', { name: 'Skip this' }).click();
+  await page.getByRole('button', { name: 'Skip this' }).click();
   await expect(laying).toContainText('Cover it and press the air out, side 1');
   await page.reload();
   await expect(laying).toContainText('Laying, 2 of 30');
-  await laying.getByRole('button', { name: 'Step back' }).click();
+  await page.getByRole('button', { name: 'Step back' }).click();
   await expect(laying).toContainText('Laying, 1 of 30');
   // By pedal: the next step is done, one is left out, and one press goes back.
   await page.keyboard.press('Space');
@@ -139,11 +139,11 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   await page.keyboard.press('PageUp');
   await expect(laying).toContainText('Laying, 2 of 30');
   // Whoever laid it without ticking goes on to the work, and may still come back.
-  await laying.getByRole('button', { name: 'Everything is laid already' }).click();
+  await page.getByRole('button', { name: 'Everything is laid already' }).click();
   await expect(laying).toHaveCount(0);
   await page.getByRole('button', { name: 'Back to laying' }).click();
   await expect(laying).toContainText('Laying, 2 of 30');
-  await laying.getByRole('button', { name: 'Everything is laid already' }).click();
+  await page.getByRole('button', { name: 'Everything is laid already' }).click();
   await page.getByRole('button', { name: /^Done Wet/ }).click();
   await expect(page.getByRole('button', { name: 'Back to laying' })).toHaveCount(0);
 });

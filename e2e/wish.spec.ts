@@ -26,10 +26,7 @@ test.describe('one piece from wish to record', () => {
 
     await stage(page, 'Bench').click();
     for (const step of ['Laid', 'Laid', 'Laid', 'Laid', 'Done', 'Done']) {
-      await page
-        .getByRole('region', { name: 'Laying' })
-        .getByRole('button', { name: step, exact: true })
-        .click();
+      await page.getByRole('button', { name: step, exact: true }).click();
       await page.waitForTimeout(250);
     }
     // It was wetted as it was laid: it is not asked for again.

@@ -14,7 +14,7 @@ import { refusalOf } from '../core/plan/refusalOf';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
 import type { ChangeLabel } from '../session/changes';
-import { useAddPiece, useChangePiece, useDeletePiece } from '../session/useChanges';
+import { useAddPiece, useChangePiece, useChangeSettings, useDeletePiece } from '../session/useChanges';
 import { benchLog, layings, weighings } from '../core/log/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useUndo } from '../session/useUndo';
@@ -23,6 +23,8 @@ import { Menu } from '../ui/Menu';
 import { TextField } from '../ui/TextField';
 import { useRoomy } from '../ui/useRoomy';
 import { useTitle } from '../ui/useTitle';
+import { ViewButtons } from './Shell';
+import { useShellActs } from './shellActs';
 import { useAtBench } from './useAtBench';
 
 const STAGES = [
@@ -85,6 +87,31 @@ const usePieceActs = (piece: Piece) => {
   return { save, again, remove };
 };
 
+/** On a phone: the other stages, units, light and help behind one button. */
+const BenchMenu = () => {
+  const { units } = useSettings();
+  const change = useChangeSettings();
+  const { isDark, openHelp } = useShellActs();
+  const navigate = useNavigate();
+  return (
+    <Menu
+      label="Menu"
+      items={[
+        ...STAGES.filter(s => s.to !== 'bench').map(s => ({
+          text: s.text,
+          run: () => void navigate(`../${s.to}`, { relative: 'path' }),
+        })),
+        {
+          text: units === 'metric' ? 'Inches and ounces' : 'Centimetres and grams',
+          run: () => change({ units: units === 'metric' ? 'imperial' : 'metric' }),
+        },
+        { text: isDark ? 'Light' : 'Dark', run: () => change({ theme: isDark ? 'light' : 'dark' }) },
+        { text: 'Keyboard shortcuts', run: openHelp },
+      ]}
+    />
+  );
+};
+
 const PieceStrip = ({
   piece,
   change,
@@ -94,6 +121,7 @@ const PieceStrip = ({
 }) => {
   const { save, again, remove } = usePieceActs(piece);
   const roomy = useRoomy('lg');
+  const roomyForStages = useRoomy('md');
   const atBench = useAtBench();
   const { units } = useSettings();
   const [otherwise, setOtherwise] = useState(false);
@@ -104,28 +132,45 @@ const PieceStrip = ({
     { text: 'Delete', run: remove },
   ];
   return (
-    <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-steam px-4 py-1">
+    <div
+      className={`no-print flex items-center gap-x-4 gap-y-1 border-b-2 border-ink bg-steam px-4 py-1 ${atBench ? '' : 'flex-wrap'}`}
+    >
+      {atBench && (
+        <Link to="/" className="flex min-h-10 shrink-0 items-center" aria-label="Back to the table">
+          ‹ Table
+        </Link>
+      )}
       <TextField
         label="Name of the piece"
         hideLabel
-        className="min-w-40 flex-1 text-lg font-semibold lg:w-72 lg:flex-none"
+        className={`flex-1 text-lg font-semibold lg:w-72 lg:flex-none ${atBench ? 'min-w-0' : 'min-w-40'}`}
         value={piece.name}
         required
         onText={name => change(p => ({ ...p, name }), { label: 'name', key: 'name' })}
       />
-      {piece.sample && <span className="text-[13px] text-chalk">sample</span>}
-      <nav aria-label="Stages" className="order-last flex w-full sm:order-none sm:w-auto">
-        {STAGES.map(s => (
-          <NavLink
-            key={s.to}
-            to={s.to}
-            replace={false}
-            className="flex min-h-10 items-center border-x border-t border-transparent px-3 text-base aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
-          >
-            {s.text}
-          </NavLink>
-        ))}
-      </nav>
+      {piece.sample && (
+        <span className={`text-[13px] text-chalk ${atBench ? 'max-lg:hidden' : ''}`}>sample</span>
+      )}
+      {(!atBench || roomyForStages) && (
+        <nav aria-label="Stages" className="order-last flex w-full sm:order-none sm:w-auto">
+          {STAGES.map(s => (
+            <NavLink
+              key={s.to}
+              to={s.to}
+              replace={false}
+              className="flex min-h-10 items-center border-x border-t border-transparent px-3 text-base aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
+            >
+              {s.text}
+            </NavLink>
+          ))}
+        </nav>
+      )}
+      {atBench && roomyForStages && (
+        <div className="ml-auto flex gap-1">
+          <ViewButtons />
+        </div>
+      )}
+      {atBench && !roomyForStages && <BenchMenu />}
       {!atBench && (
         <div className="ml-auto flex gap-1">
           {roomy ? (

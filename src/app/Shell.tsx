@@ -15,6 +15,7 @@ import { localDay } from '../session/clock';
 import { ISSUES, issueText } from '../words/issues';
 import { Button, buttonClass } from '../ui/Button';
 import { ShortcutSheet } from './ShortcutSheet';
+import { ShellActsContext, useShellActs } from './shellActs';
 import { useAtBench } from './useAtBench';
 
 const useTheme = (): boolean => {
@@ -34,30 +35,40 @@ const useTheme = (): boolean => {
   return dark;
 };
 
-const Notices = ({ notice, onGone }: { readonly notice: Notice | null; readonly onGone: () => void }) => (
-  <Toast.Provider duration={9000} swipeDirection="down">
-    <Toast.Root
-      open={notice !== null}
-      onOpenChange={open => !open && onGone()}
-      className="flex items-center gap-4 rounded-bench border border-ink bg-ink px-4 py-3 text-soap"
-    >
-      <Toast.Description className="flex-1">{notice?.text}</Toast.Description>
-      {notice?.action && (
-        <Toast.Action
-          altText={notice.action.label}
-          onClick={notice.action.run}
-          className="min-h-9 rounded-bench border border-soap px-3 font-semibold"
-        >
-          {notice.action.label}
-        </Toast.Action>
-      )}
-      <Toast.Close aria-label="Dismiss" className="min-h-9 px-2">
-        ✕
-      </Toast.Close>
-    </Toast.Root>
-    <Toast.Viewport className="fixed bottom-4 left-1/2 z-50 w-[min(92vw,34rem)] -translate-x-1/2 outline-none" />
-  </Toast.Provider>
-);
+/** At the bench notices come from above: below is what the hand taps. */
+const Notices = (props: {
+  readonly notice: Notice | null;
+  readonly onGone: () => void;
+  readonly isAbove: boolean;
+}) => {
+  const { notice, onGone, isAbove } = props;
+  return (
+    <Toast.Provider duration={9000} swipeDirection="down">
+      <Toast.Root
+        open={notice !== null}
+        onOpenChange={open => !open && onGone()}
+        className="flex items-center gap-4 rounded-bench border border-ink bg-ink px-4 py-3 text-soap"
+      >
+        <Toast.Description className="flex-1">{notice?.text}</Toast.Description>
+        {notice?.action && (
+          <Toast.Action
+            altText={notice.action.label}
+            onClick={notice.action.run}
+            className="min-h-9 rounded-bench border border-soap px-3 font-semibold"
+          >
+            {notice.action.label}
+          </Toast.Action>
+        )}
+        <Toast.Close aria-label="Dismiss" className="min-h-9 px-2">
+          ✕
+        </Toast.Close>
+      </Toast.Root>
+      <Toast.Viewport
+        className={`fixed left-1/2 z-50 w-[min(92vw,34rem)] -translate-x-1/2 outline-none ${isAbove ? 'top-2' : 'bottom-4'}`}
+      />
+    </Toast.Provider>
+  );
+};
 
 const PLACES = [
   { to: '/', text: 'Table' },
@@ -65,13 +76,34 @@ const PLACES = [
   { to: '/file', text: 'File' },
 ] as const;
 
-const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () => void }) => {
+/** Units, light and help: on every view. */
+export const ViewButtons = () => {
   const settings = useSettings();
   const change = useChangeSettings();
+  const { isDark, openHelp } = useShellActs();
+  return (
+    <>
+      <Button
+        look="bare"
+        onClick={() => change({ units: settings.units === 'metric' ? 'imperial' : 'metric' })}
+        aria-label={`Units: ${settings.units}. Switch.`}
+      >
+        {settings.units === 'metric' ? 'cm · g' : 'in · oz'}
+      </Button>
+      <Button look="bare" onClick={() => change({ theme: isDark ? 'light' : 'dark' })}>
+        {isDark ? 'Light' : 'Dark'}
+      </Button>
+      <Button look="bare" onClick={openHelp} aria-label="Keyboard shortcuts">
+        ?
+      </Button>
+    </>
+  );
+};
+
+const Header = () => {
   const { history } = useWorkshop();
   const { undo, redo } = useHistory(history);
   const act = useUndo();
-  const atBench = useAtBench();
   return (
     <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rim bg-soap px-4 py-1">
       <NavLink to="/" className="text-xl font-bold tracking-tight">
@@ -90,29 +122,13 @@ const Header = ({ dark, onHelp }: { readonly dark: boolean; readonly onHelp: () 
         ))}
       </nav>
       <div className="ml-auto flex items-center gap-1">
-        {!atBench && (
-          <>
-            <Button look="bare" disabled={undo === null} onClick={act.undo} title={undo ?? ''}>
-              Undo
-            </Button>
-            <Button look="bare" disabled={redo === null} onClick={act.redo} title={redo ?? ''}>
-              Redo
-            </Button>
-          </>
-        )}
-        <Button
-          look="bare"
-          onClick={() => change({ units: settings.units === 'metric' ? 'imperial' : 'metric' })}
-          aria-label={`Units: ${settings.units}. Switch.`}
-        >
-          {settings.units === 'metric' ? 'cm · g' : 'in · oz'}
+        <Button look="bare" disabled={undo === null} onClick={act.undo} title={undo ?? ''}>
+          Undo
         </Button>
-        <Button look="bare" onClick={() => change({ theme: dark ? 'light' : 'dark' })}>
-          {dark ? 'Light' : 'Dark'}
+        <Button look="bare" disabled={redo === null} onClick={act.redo} title={redo ?? ''}>
+          Redo
         </Button>
-        <Button look="bare" onClick={onHelp} aria-label="Keyboard shortcuts">
-          ?
-        </Button>
+        <ViewButtons />
       </div>
     </header>
   );
@@ -195,6 +211,8 @@ export const Shell = ({
   const [help, setHelp] = useState(false);
   const { lists, shortcuts } = useKeyboard();
   const openHelp = useCallback(() => setHelp(true), []);
+  const atBench = useAtBench();
+  const shellActs = useMemo(() => ({ isDark: dark, openHelp }), [dark, openHelp]);
   const notify = useMemo<Notify>(
     () => ({ tell: setNotice, failed: error => setNotice(storeFailure(error)) }),
     [],
@@ -202,26 +220,28 @@ export const Shell = ({
   return (
     <NotifyContext value={notify}>
       <ShortcutContext value={shortcuts}>
-        <div className="flex h-full flex-col">
-          <a href="#view" className="sr-only focus:not-sr-only">
-            To the view
-          </a>
-          <Header dark={dark} onHelp={openHelp} />
-          {first && (
-            <p role="alert" className="border-b-2 border-wanted bg-soap px-4 py-2">
-              {first.text}
-            </p>
-          )}
-          <LostLine lost={lost} />
-          <WaitingLine />
-          <main id="view" className="flex min-h-0 flex-1 flex-col">
-            <Outlet />
-          </main>
-        </div>
-        <GlobalKeys onHelp={openHelp} />
-        <ShortcutSheet open={help} onOpenChange={setHelp} lists={lists} />
-        <Notices notice={notice} onGone={() => setNotice(null)} />
-        <ScrollRestoration />
+        <ShellActsContext value={shellActs}>
+          <div className="flex h-full flex-col">
+            <a href="#view" className="sr-only focus:not-sr-only">
+              To the view
+            </a>
+            {!atBench && <Header />}
+            {first && (
+              <p role="alert" className="border-b-2 border-wanted bg-soap px-4 py-2">
+                {first.text}
+              </p>
+            )}
+            <LostLine lost={lost} />
+            <WaitingLine />
+            <main id="view" className="flex min-h-0 flex-1 flex-col">
+              <Outlet />
+            </main>
+          </div>
+          <GlobalKeys onHelp={openHelp} />
+          <ShortcutSheet open={help} onOpenChange={setHelp} lists={lists} />
+          <Notices notice={notice} onGone={() => setNotice(null)} isAbove={atBench} />
+          <ScrollRestoration />
+        </ShellActsContext>
       </ShortcutContext>
     </NotifyContext>
   );

@@ -1,13 +1,20 @@
 import { ToggleGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
 
+const SIZE = {
+  dry: 'min-h-9 px-2.5 py-1 whitespace-nowrap',
+  wet: 'min-h-16 touch-manipulation px-2 text-lg',
+  row: 'min-h-16 touch-manipulation px-0.5 text-base leading-tight',
+} as const;
+
 /** One of a few, all in sight. Arrow keys move between them. */
 export const Choice = <T extends string>(props: {
   readonly label: string;
   readonly value: T;
   readonly options: ReadonlyArray<{ readonly value: T; readonly text: ReactNode; readonly name?: string }>;
   readonly onChoose: (value: T) => void;
-  readonly size?: 'dry' | 'wet';
+  /** Wet: for an elbow. Row: the same, in as many columns as there is room for, all of one size. */
+  readonly size?: 'dry' | 'wet' | 'row';
 }) => (
   <ToggleGroup.Root
     type="single"
@@ -17,7 +24,11 @@ export const Choice = <T extends string>(props: {
       const chosen = props.options.find(o => o.value === value);
       if (chosen) props.onChoose(chosen.value);
     }}
-    className="flex flex-wrap"
+    className={
+      props.size === 'row'
+        ? 'grid grid-cols-[repeat(auto-fit,minmax(4.1rem,1fr))] gap-y-px'
+        : 'flex flex-wrap'
+    }
   >
     {props.options.map(o => (
       <ToggleGroup.Item
@@ -25,9 +36,7 @@ export const Choice = <T extends string>(props: {
         value={o.value}
         aria-label={o.name}
         className={`-ml-px flex-1 border border-rim bg-soap first:ml-0 first:rounded-l-bench last:rounded-r-bench hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-soap ${
-          props.size === 'wet'
-            ? 'min-h-16 touch-manipulation px-2 text-lg'
-            : 'min-h-9 px-2.5 py-1 whitespace-nowrap'
+          SIZE[props.size ?? 'dry']
         }`}
       >
         {o.text}

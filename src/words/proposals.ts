@@ -59,6 +59,7 @@ const REASONS: Readonly<Record<Reason, string>> = {
     'It is the right size but soft inside. Hot and cold in turn firms it most; squeeze and roll in between.',
   'size-and-firm': 'It is the right size and firm. Stop here: shrinking cannot be undone.',
   unmeasured: 'It has not been measured for a while, so we know less about it.',
+  'put-off': 'Put off for now. The work goes on.',
   'by-feel': 'You work by feel: work it and test it in turn until it is firm.',
   'firm-by-feel': 'It is firm. Stop here: shrinking cannot be undone.',
   'way-to-go': 'Then measure again: we can’t tell yet how far it shrinks.',
@@ -97,6 +98,8 @@ export const proposalReason = (
     readonly way: Way;
     /** Where all readings together have a line, mm; null where that is not known. */
     readonly computed?: (gaugeId: string) => number | null;
+    /** At the bench: where it stands is enough, and the rest is behind “Why?”. */
+    readonly isBrief?: boolean;
   },
 ): string => {
   const { about, reason } = proposed;
@@ -110,6 +113,8 @@ export const proposalReason = (
   const length = (v: number): string => showQuantity(v, 'length', of.units);
   const all = reason === 'way-to-go' ? (of.computed?.(about.gauge.id) ?? null) : null;
   const { id, name, wantedMm } = about.gauge;
+  if (of.isBrief && reason === 'way-to-go' && all !== null)
+    return `${id} (${name}) is about ${length(all)} now, target ${length(wantedMm)}.`;
   return all === null
     ? `${id} (${name}) is ${length(about.nowMm)}, target ${length(wantedMm)}. ${why}`
     : `${id} (${name}) is about ${length(all)} by your measurements, target ${length(wantedMm)}. ${why}`;

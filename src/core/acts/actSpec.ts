@@ -66,9 +66,9 @@ export interface ActControl<A extends BaseAct> {
   readonly make: (choices: ActChoices, usual: UsualWork) => A | null;
   /** All of an act that can be chosen. */
   readonly choicesOf: (act: A) => ActChoices;
-  /** How it is counted beat by beat, where a pacer can count it: the same act with another count. */
+  /** The same act with another count, and what a pacer counts of it beat by beat, where it can. */
   readonly counted?: {
-    readonly noun: string;
+    readonly noun?: string;
     readonly withCount: (act: A, count: number, give?: number) => A;
   };
 }

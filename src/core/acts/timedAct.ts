@@ -67,6 +67,9 @@ export const timedAct = <K extends string>(
       make: ({ count = of.usual, feel }) =>
         feel ? { kind, minutes: of.usual, give: BY_FEEL * of.usual, feel: true } : { kind, minutes: count },
       choicesOf: ({ minutes, feel }) => (feel ? { feel: true } : { count: minutes }),
+      counted: {
+        withCount: (_, count, give) => ({ kind, minutes: count, ...(give === undefined ? {} : { give }) }),
+      },
     },
   });
 };

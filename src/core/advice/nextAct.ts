@@ -128,6 +128,17 @@ const rolling = (
   return { act: 'roll', face: least.face, directionDeg: least.directionDeg, rolls, reason: 'least-worked' };
 };
 
+/** The work that goes on where a test or a measuring is put off. */
+export const workOn = (
+  state: BenchState,
+  forecast: Forecast,
+  of: WorkHabits & { readonly way: Way },
+): ProposedAct => {
+  const dry = of.faces.find(f => !state.wettedFaces.includes(f));
+  if (dry !== undefined) return { act: 'wet', face: dry, reason: 'dry-face' };
+  return { ...rolling({ ...state, rollsSinceMeasure: 0 }, forecast, of), reason: 'put-off' };
+};
+
 /** Turns of work after which it is tested, where it goes by feel. Common practice. */
 const TURNS_TO_A_TEST = 3;
 

@@ -26,6 +26,8 @@ export type Reason =
   | 'thin-to-mend'
   /** It was not measured when it was time to; the work goes on. */
   | 'unmeasured'
+  /** What was next is put off; the work goes on. */
+  | 'put-off'
   /** It goes by feel: worked until the test says that it is firm. */
   | 'by-feel'
   /** By feel it is firm. */

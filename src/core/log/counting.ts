@@ -4,19 +4,41 @@ export interface CountEstimate {
   readonly give: number;
 }
 
-/** A count that was lost: anything between two numbers is as likely. Source: deviation of an even law, (b − a)/√12. */
-export const guessBetween = (least: number, most: number): CountEstimate => ({
-  count: Math.round((least + most) / 2),
+/**
+ * A count that was lost: anything between two numbers is as likely. Source: deviation of an even law, (b − a)/√12.
+ * @param of.isWhole whether it counts whole things; minutes have parts
+ */
+export const guessBetween = (
+  least: number,
+  most: number,
+  { isWhole = true }: { readonly isWhole?: boolean } = {},
+): CountEstimate => ({
+  count: isWhole ? Math.round((least + most) / 2) : (least + most) / 2,
   give: (most - least) / Math.sqrt(12),
 });
 
-/** How evenly a hand keeps its pace: deviation of what it does in a time, as a share (common practice). */
-const UNEVEN = 0.1;
+/** Rolls a minute of somebody who has not tapped a pace yet; common practice. */
+export const USUAL_PACE = 60;
+/** How evenly a hand keeps its pace: deviation of what it does in a time, as a share; of others, how their paces differ. Common practice. */
+const UNEVEN = { own: 0.1, usual: 0.3 } as const;
 
-/** What a hand does in so many minutes at its own pace. */
-export const countFromMinutes = (minutes: number, perMinute: number): CountEstimate => {
+/**
+ * What a hand does in so many minutes.
+ * @param of.isOwn whether the pace is its own, or what is usual
+ */
+export const countFromMinutes = (
+  minutes: number,
+  perMinute: number,
+  { isOwn = true }: { readonly isOwn?: boolean } = {},
+): CountEstimate => {
   const count = Math.max(1, Math.round(minutes * perMinute));
-  return { count, give: UNEVEN * count };
+  return { count, give: (isOwn ? UNEVEN.own : UNEVEN.usual) * count };
+};
+
+/** A time as a clock shows it. @example clockWords(200_000) // '3:20' */
+export const clockWords = (ms: number): string => {
+  const seconds = Math.max(0, Math.floor(ms / 1000));
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 };
 
 /** Taps further apart than this begin a new count, ms. */

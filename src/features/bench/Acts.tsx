@@ -1,5 +1,6 @@
 import { type Act, actWords, cautionOf } from '../../core/acts/act';
 import type { PieceWording } from '../../core/acts/actSpec';
+import type { ProposedAct } from '../../core/advice/proposedAct';
 import { usualCushion } from '../../core/log/cushioning';
 import { meanProgress } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
@@ -8,60 +9,56 @@ import type { Bench } from '../../session/useBench';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
 import { proposalWords } from '../../words/proposals';
-import { greatWords, isTap, opensPanel } from './chosenAct';
+import { GREAT, UNDO } from './BenchFrame';
+import { greatWords, isTap, opensPanel, type PanelKind } from './chosenAct';
 import { ActControls, KindChoice } from './Controls';
-import { countedNoun } from './pacing';
+import { countedNoun, isTimed } from './pacing';
 import type { ActSelection } from './useActSelection';
 import type { BenchStatus } from './useBenchStatus';
 
-/** Undo is as large as the thing it undoes. */
-const UndoButtons = ({ bench, wording }: { readonly bench: Bench; readonly wording: PieceWording }) => (
-  <>
-    <Button
-      size="wet"
-      className="min-h-28 flex-1 !flex-col !gap-0 !text-3xl"
-      disabled={!bench.undo}
-      data-steady
-      onClick={() => void bench.undo?.()}
-    >
-      Undo
-      <span className="text-base font-normal text-chalk">
-        {bench.undoes ? actWords(bench.undoes.act, wording) : 'nothing to undo'}
-      </span>
-    </Button>
-    {bench.redo && (
-      <Button size="wet" data-steady className="min-h-28" onClick={() => void bench.redo?.()}>
-        Redo
-      </Button>
-    )}
-  </>
+/** Undo is as tall as the thing it undoes. */
+export const UndoButton = ({ bench, wording }: { readonly bench: Bench; readonly wording: PieceWording }) => (
+  <Button size="wet" className={UNDO} disabled={!bench.undo} data-steady onClick={() => void bench.undo?.()}>
+    Undo
+    <span className="line-clamp-2 text-[13px] leading-tight font-normal text-chalk">
+      {bench.undoes ? actWords(bench.undoes.act, wording) : 'nothing to undo'}
+    </span>
+  </Button>
+);
+
+/** What was undone is done again. It stands there when there is nothing to redo, so that nothing moves. */
+export const RedoButton = ({ bench }: { readonly bench: Bench }) => (
+  <Button
+    size="wet"
+    data-steady
+    className="h-full w-full !px-0 !text-base"
+    disabled={!bench.redo}
+    onClick={() => void bench.redo?.()}
+  >
+    Redo
+  </Button>
 );
 
 /** What a tap on the great button says is done. */
-const doneWords = (act: Act, { proposed, wording }: BenchStatus): string =>
+const doneWords = (act: Act, proposed: ProposedAct, { wording }: BenchStatus): string =>
   act.kind === 'step' ? proposalWords(proposed, wording) : actWords(act, wording);
 
-const GreatButton = ({
+export const GreatButton = ({
   acting,
   standing,
 }: {
   readonly acting: ActSelection;
   readonly standing: BenchStatus;
 }) => (
-  <Button
-    size="wet"
-    look="main"
-    data-steady
-    className="min-h-28 flex-[2] !flex-col !gap-0 !text-4xl !font-semibold"
-    disabled={acting.isHeld}
-    onClick={acting.go}
-  >
+  <Button size="wet" look="main" data-steady className={GREAT} disabled={acting.isHeld} onClick={acting.go}>
     {acting.isHeld ? (
-      'Working it out …'
+      <span className="text-2xl">Working it out …</span>
     ) : acting.act ? (
       <>
         Done
-        <span className="text-xl leading-tight font-normal">{doneWords(acting.act, standing)}</span>
+        <span className="line-clamp-2 text-lg leading-tight font-normal">
+          {doneWords(acting.act, acting.proposed, standing)}
+        </span>
       </>
     ) : (
       !isTap(acting.kind) && greatWords(acting.kind)
@@ -69,69 +66,87 @@ const GreatButton = ({
   </Button>
 );
 
-const OPENERS = [
-  { panel: 'count', text: 'Counting' },
+/** Which act the great button logs, in one row. */
+export const ActRow = (props: {
+  readonly acting: ActSelection;
+  readonly standing: BenchStatus;
+  readonly context: PieceContext;
+}) => {
+  const { acting, standing, context } = props;
+  return (
+    <KindChoice
+      kinds={standing.acts}
+      judge={context.piece.judge}
+      kind={acting.panel ?? acting.kind}
+      onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
+    />
+  );
+};
+
+/** What opens over the bench; on a phone the last of them stand behind one button. */
+const OPENERS: ReadonlyArray<{
+  readonly panel: PanelKind;
+  readonly text: string;
+  readonly isRoomy?: true;
+}> = [
   { panel: 'look', text: 'Look' },
   { panel: 'tests', text: 'Tests' },
-  { panel: 'recipe', text: 'Recipe' },
-  { panel: 'curve', text: 'Curve' },
   { panel: 'wrong', text: 'Problem?' },
-] as const;
+  { panel: 'count', text: 'Counting' },
+  { panel: 'recipe', text: 'Recipe', isRoomy: true },
+  { panel: 'curve', text: 'Curve', isRoomy: true },
+];
 
-/** What is done: the great button, undo beside it, and how the act is done. */
-export const Acts = ({
-  acting,
-  context,
-  plan,
-  standing,
-  bench,
-}: {
+const OPENER = '!px-0.5 !text-base';
+
+export const Openers = ({ acting }: { readonly acting: ActSelection }) => (
+  <div className="flex gap-1 *:min-w-0 *:flex-1">
+    {OPENERS.map(o => (
+      <Button
+        key={o.panel}
+        size="wet"
+        className={`${OPENER} ${o.isRoomy ? 'max-sm:hidden' : ''}`}
+        disabled={
+          o.panel === 'count' && !(acting.act && (countedNoun(acting.act) !== null || isTimed(acting.act)))
+        }
+        onClick={() => acting.setPanel(o.panel)}
+      >
+        {o.text}
+      </Button>
+    ))}
+    <Button size="wet" className={`${OPENER} sm:hidden`} onClick={() => acting.setPanel('more')}>
+      More
+    </Button>
+  </div>
+);
+
+/** How the act is done. */
+export const HowItIsDone = (props: {
   readonly acting: ActSelection;
   readonly context: PieceContext;
   readonly plan: Plan;
   readonly standing: BenchStatus;
-  readonly bench: Bench;
 }) => {
+  const { acting, context, plan, standing } = props;
   const changeSettings = useChangeSettings();
   const { act } = acting;
-  const caution = act && cautionOf(act.kind);
+  if (!act || acting.panel) return null;
   return (
-    <div className="order-2 flex flex-col gap-2 sm:order-3">
-      {act && (
-        <ActControls
-          act={act}
-          faces={standing.faces}
-          alongOnTable={plan.form.alongOnTable}
-          hasDirections={standing.way.hasDirections}
-          settings={context.settings}
-          usual={usualCushion(meanProgress(standing.forecast))}
-          onChoose={acting.choose}
-          onSettings={changeSettings}
-        />
-      )}
-      <div className="order-first flex gap-2 sm:order-none">
-        <GreatButton acting={acting} standing={standing} />
-        <UndoButtons bench={bench} wording={standing.wording} />
-      </div>
-      <KindChoice
-        kinds={standing.acts}
-        judge={context.piece.judge}
-        kind={acting.kind}
-        onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
-      />
-      <div className="flex flex-wrap gap-2 *:flex-1">
-        {OPENERS.filter(o => o.panel !== 'count' || (act && countedNoun(act) !== null)).map(o => (
-          <Button
-            key={o.panel}
-            size="wet"
-            className="!px-2 !text-lg"
-            onClick={() => acting.setPanel(o.panel)}
-          >
-            {o.text}
-          </Button>
-        ))}
-      </div>
-      {caution && <p className="text-sm text-chalk">{caution}</p>}
-    </div>
+    <ActControls
+      act={act}
+      faces={standing.faces}
+      alongOnTable={plan.form.alongOnTable}
+      hasDirections={standing.way.hasDirections}
+      settings={context.settings}
+      usual={usualCushion(meanProgress(standing.forecast))}
+      onChoose={acting.choose}
+      onSettings={changeSettings}
+    />
   );
+};
+
+/** What to beware of in an act. */
+export const Caution = ({ act }: { readonly act: Act | null }) => {
+  const caution = act && cautionOf(act.kind);
+  return caution && <p className="text-sm leading-tight text-chalk">{caution}</p>;
 };

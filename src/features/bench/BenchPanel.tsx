@@ -10,6 +10,8 @@ import { ComparePanel } from './ComparePanel';
 import { Curve } from './Curve';
 import { LookPanel } from './LookPanel';
 import { MeasurePanel } from './MeasurePanel';
+import { MorePanel } from './MorePanel';
+import { countedNoun, isTimed } from './pacing';
 import { PanelFrame } from './PanelFrame';
 import { PinchPanel } from './PinchPanel';
 import { RecipePanel } from './RecipePanel';
@@ -37,7 +39,9 @@ export const BenchPanel = (props: {
   const changeSettings = useChangeSettings();
   const ownFirmness = useOwnFirmness(context.piece);
   const { units } = context.settings;
-  const counted = [acting.act, acting.rollAct].find(act => act?.kind === 'roll' || act?.kind === 'rub');
+  const counted = [acting.act, acting.rollAct].find(
+    act => act && (countedNoun(act) !== null || isTimed(act)),
+  );
   const close = (): void => acting.setPanel(null);
   switch (acting.panel) {
     case 'measure':
@@ -111,10 +115,12 @@ export const BenchPanel = (props: {
       return <ComparePanel onLog={acting.log} onCancel={close} />;
     case 'curve':
       return (
-        <PanelFrame title="How it shrinks under work" label="Curve" onCancel={close}>
+        <PanelFrame title="How it shrinks under work" label="Curve" onCancel={close} back="Back">
           <Curve context={context} plan={plan} ahead={standing.model?.pieceForecast.ahead ?? []} />
         </PanelFrame>
       );
+    case 'more':
+      return <MorePanel onOpen={acting.setPanel} onCancel={close} />;
     case 'recipe':
       return <RecipePanel context={context} plan={plan} standing={standing} onCancel={close} />;
     case null:

@@ -23,6 +23,8 @@ const firm =
 /** The rule behind each reason. All of them are common practice. */
 const RULES: Readonly<Record<Reason, string>> = {
   unmeasured: 'A measurement that you passed over is asked for again after a few turns.',
+  'put-off':
+    'What was next is put off until something else is done. Meanwhile the side and direction with the least work is worked.',
   'by-feel': `By feel it is tested after every few turns of work. ${firm}`,
   'firm-by-feel': firm,
   'dry-face': 'Every side is wetted before it is rubbed.',
@@ -73,6 +75,8 @@ export const BenchWhy = (props: {
   readonly faces: number;
   readonly way: Way;
   readonly units: UnitSystem;
+  /** Where all readings together have a line, mm; null where that is not known. */
+  readonly computed?: (gaugeId: string) => number | null;
 }) => {
   const [open, setOpen] = useState(false);
   const { proposed, forecast, state, units } = props;
@@ -83,7 +87,13 @@ export const BenchWhy = (props: {
       </Button>
       <Dialog open={open} onOpenChange={setOpen} title="Why this is next" wet>
         <div className="flex flex-col gap-4 text-lg">
-          <p>{proposalReason(proposed, { units, way: props.way })}</p>
+          <p>
+            {proposalReason(proposed, {
+              units,
+              way: props.way,
+              ...(props.computed ? { computed: props.computed } : {}),
+            })}
+          </p>
           <p>{RULES[proposed.reason]} These numbers are common practice, with no published source.</p>
           <div>
             <h3 className="font-semibold">How far from laid to target</h3>

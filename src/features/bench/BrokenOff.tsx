@@ -15,7 +15,7 @@ export const BrokenOff = (props: {
   return (
     <section
       aria-label="Pacer stopped"
-      className="order-0 flex flex-wrap items-center gap-2 border-l-4 border-now pl-3"
+      className="flex flex-wrap items-center gap-2 border-l-4 border-now pl-3"
     >
       <p className="min-w-52 flex-1 text-lg leading-snug">
         The pacer stopped at {pacing.count} of {countOf(pacing.act)}: {actWords(act, props.wording)}.

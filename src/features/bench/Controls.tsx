@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { type Act, controlOf } from '../../core/acts/act';
 import type { Judge } from '../../core/advice/judge';
 import { DIRECTION } from '../../core/acts/actWords';
@@ -22,7 +22,7 @@ const TOLD_BY: Readonly<Record<Judge, ReadonlyArray<{ readonly value: BenchKind;
   };
 
 /** The row of acts of a way, each with what stands on its key. */
-const keysOf = (
+export const keysOf = (
   kinds: readonly string[],
   judge: Judge,
 ): ReadonlyArray<{ readonly value: BenchKind; readonly text: string }> => [
@@ -46,7 +46,7 @@ export const KindChoice = ({
   readonly judge: Judge;
   readonly kind: BenchKind;
   readonly onKind: (kind: BenchKind) => void;
-}) => <Choice label="Act" size="wet" value={kind} options={keysOf(kinds, judge)} onChoose={onKind} />;
+}) => <Choice label="Act" size="row" value={kind} options={keysOf(kinds, judge)} onChoose={onKind} />;
 
 /** One of a few that change seldom: a tap goes on to the next, since a list to unfold is too fine for wet hands. */
 const Cycle = <T extends string>(props: {
@@ -184,28 +184,66 @@ const CONTROL_OF: Readonly<Record<Taken, (props: ControlsProps) => ReactNode>> =
   cushion: CushionChoice,
   pressure: PressureChoice,
 };
-/** Two of these share the place of one. */
-const SMALL: ReadonlySet<Taken> = new Set(['cushion', 'pressure']);
+/** What is hardly ever changed stands behind one line. */
+const SELDOM: ReadonlySet<Taken> = new Set(['cushion', 'pressure']);
+/** Which way and which side stand in one line, how often in the other. */
+const SECOND: ReadonlySet<Taken> = new Set(['count']);
 
-/** How an act is done: what its entry in the register says can be chosen of it. */
+/** The line that opens what is hardly ever changed: it says how it stands. */
+const SeldomLine = (props: {
+  readonly cushion: Cushion;
+  readonly settings: Settings;
+  readonly isOpen: boolean;
+  readonly onOpen: (isOpen: boolean) => void;
+}) => (
+  <Button
+    size="wet"
+    aria-expanded={props.isOpen}
+    aria-label="Cushion and pressure"
+    className="w-28 shrink-0 !flex-col !gap-0 !px-1 !text-[13px] !leading-tight sm:w-36"
+    onClick={() => props.onOpen(!props.isOpen)}
+  >
+    <span>{CUSHION_WORDS[props.cushion]}</span>
+    <span className="text-chalk">{PRESSURE_WORDS[props.settings.pressure]} ▾</span>
+  </Button>
+);
+
+/** How an act is done: what its entry in the register says can be chosen of it. Two lines, whatever the act. */
 export const ActControls = (props: ControlsProps) => {
+  const [isOpen, setOpen] = useState(false);
   const taken = (controlOf(props.act.kind)?.takes ?? []).filter(
     t => (t !== 'direction' || props.hasDirections) && (t !== 'side' || props.faces.length > 1),
   );
-  const [large, small] = [taken.filter(t => !SMALL.has(t)), taken.filter(t => SMALL.has(t))];
-  const places = large.length + (small.length > 0 ? 1 : 0);
+  const seldom = taken.filter(t => SELDOM.has(t));
+  const opened = isOpen && seldom.length > 0;
+  const first = opened ? seldom : taken.filter(t => !SELDOM.has(t) && !SECOND.has(t));
+  const second = taken.filter(t => SECOND.has(t));
   const part = (t: Taken) => {
     const Control = CONTROL_OF[t];
-    return <Control key={t} {...props} />;
+    return (
+      <div key={t} className={t === 'direction' ? 'flex-[2]' : 'flex-1'}>
+        <Control {...props} />
+      </div>
+    );
   };
   return (
-    <div className={places > 2 ? 'grid grid-cols-1 gap-2 sm:grid-cols-2' : 'flex flex-wrap gap-2 *:flex-1'}>
-      {large.map((t, i) => (
-        <div key={t} className={places % 2 === 1 && places > 2 && i === 0 ? 'sm:col-span-2' : ''}>
-          {part(t)}
+    <>
+      {first.length > 0 && (
+        <div className={`flex gap-2 ${opened ? '*:*:w-full' : ''}`}>{first.map(part)}</div>
+      )}
+      {(second.length > 0 || seldom.length > 0) && (
+        <div className="flex gap-2">
+          {second.map(part)}
+          {seldom.length > 0 && (
+            <SeldomLine
+              cushion={controlOf(props.act.kind)?.choicesOf(props.act).cushion ?? props.usual}
+              settings={props.settings}
+              isOpen={opened}
+              onOpen={setOpen}
+            />
+          )}
         </div>
-      ))}
-      {small.length > 0 && <div className="grid grid-cols-2 gap-2">{small.map(part)}</div>}
-    </div>
+      )}
+    </>
   );
 };

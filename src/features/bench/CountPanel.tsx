@@ -1,21 +1,21 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import {
   type CountEstimate,
   countFromMinutes,
   guessBetween,
-  pacedCount,
   paceOfTaps,
+  USUAL_PACE,
 } from '../../core/log/counting';
 import type { Settings } from '../../records/settings';
-import { useShortcuts } from '../../session/shortcuts';
-import { canSpeak, say, tick } from '../../session/sound';
+import { canSpeak } from '../../session/sound';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import type { Act } from '../../core/acts/act';
-import { countedNoun, countOf, usePacing, withCount } from './pacing';
+import { Clock, Pacer } from './Pacer';
+import { countedNoun, countOf, isTimed, withCount } from './pacing';
 import { PanelFrame } from './PanelFrame';
 
-/** What a lost count may have been. */
+/** What a lost count may have been, and how long it may have been. */
 const GUESSES = [
   [10, 20],
   [20, 30],
@@ -23,6 +23,14 @@ const GUESSES = [
   [50, 80],
   [80, 120],
   [120, 200],
+] as const;
+const LONG = [
+  [0.5, 1],
+  [1, 2],
+  [2, 4],
+  [4, 8],
+  [8, 15],
+  [15, 30],
 ] as const;
 const MINUTES = [1, 2, 3, 5, 10] as const;
 const PACERS: ReadonlyArray<{ readonly value: Settings['pacer']; readonly text: string }> = [
@@ -33,181 +41,154 @@ const PACERS: ReadonlyArray<{ readonly value: Settings['pacer']; readonly text: 
 /** Nobody rolls faster, a minute. */
 const FASTEST = 400;
 const RESTS = [0, 60, 90, 150, 300] as const;
-/** Spoken numbers are this far apart, so that they are not late. */
-const SPOKEN_EVERY = 5;
-const LOOKS_MS = 60;
 
-/** Ticks at the felter's own pace, counts, and stops at the set. */
-const Pacer = (props: {
-  readonly perMinute: number;
-  readonly most: number;
-  readonly how: Settings['pacer'];
-  readonly onCount: (count: number) => void;
-  readonly onDone: (count: number) => void;
-}) => {
-  const { perMinute, most, how, onCount, onDone } = props;
-  const [count, setCount] = useState(0);
-  const heard = useRef(0);
-  const counted = useRef(onCount);
-  const finish = useRef(onDone);
-  useEffect(() => {
-    counted.current = onCount;
-    finish.current = onDone;
-  });
-  useEffect(() => {
-    const began = performance.now();
-    const timer = setInterval(() => {
-      const now = pacedCount(performance.now() - began, perMinute, most);
-      if (now === heard.current) return;
-      heard.current = now;
-      setCount(now);
-      counted.current(now);
-      if (how === 'tick') tick(now === most);
-      if (how === 'spoken' && (now % SPOKEN_EVERY === 0 || now === most)) say(String(now));
-      if (now >= most) {
-        clearInterval(timer);
-        finish.current(now);
-      }
-    }, LOOKS_MS);
-    return () => clearInterval(timer);
-  }, [perMinute, most, how]);
-  useShortcuts([
-    {
-      keys: [' ', 'Enter', 'PageDown'],
-      shown: 'Space, PageDown',
-      does: 'stop here and log the count',
-      run: () => onDone(count),
-    },
-  ]);
-  return (
-    <>
-      <p className="text-center text-[9rem] leading-none font-semibold" aria-live="off" data-testid="paced">
-        {count}
-      </p>
-      <p className="text-center text-2xl text-chalk">of {most}</p>
-      <Button size="wet" look="main" className="min-h-28 !text-3xl" onClick={() => onDone(count)}>
-        Stop here and log {count}
-      </Button>
-    </>
-  );
-};
-
-/** Counting otherwise than by whole sets: by the pacer, by minutes, or by a guess where the count was lost. */
-export const CountPanel = (props: {
+interface CountProps {
   readonly act: Act;
   readonly pieceId: string;
   readonly settings: Settings;
   readonly onSettings: (change: Partial<Settings>) => void;
   readonly onLog: (act: Act) => void;
   readonly onCancel: () => void;
-}) => {
-  const { act, settings } = props;
-  const [paced, setPaced] = useState(false);
-  const [, keep] = usePacing(props.pieceId);
+}
+
+/** What the pacer or the clock sounds like. */
+const Sound = ({ settings, onSettings }: Pick<CountProps, 'settings' | 'onSettings'>) => (
+  <Choice
+    label="What the pacer sounds like"
+    size="wet"
+    value={settings.pacer}
+    options={canSpeak() ? PACERS : PACERS.filter(p => p.value !== 'spoken')}
+    onChoose={pacer => onSettings({ pacer })}
+  />
+);
+
+/** A count that was lost: roughly how many, or how long. */
+const Guesses = (props: {
+  readonly of: ReadonlyArray<readonly [number, number]>;
+  readonly unit: string;
+  readonly onGuess: (guess: CountEstimate) => void;
+  readonly isWhole: boolean;
+}) => (
+  <>
+    <p className="text-[15px] text-chalk">Lost count? Roughly</p>
+    <div className="grid grid-cols-3 gap-2">
+      {props.of.map(([least, upper]) => (
+        <Button
+          key={least}
+          size="wet"
+          onClick={() => props.onGuess(guessBetween(least, upper, { isWhole: props.isWhole }))}
+        >
+          {least === 0.5 ? '½' : least}–{upper}
+          {props.unit}
+        </Button>
+      ))}
+    </div>
+  </>
+);
+
+/** How often to measure and to rest. */
+const Habits = ({ settings, onSettings }: Pick<CountProps, 'settings' | 'onSettings'>) => (
+  <>
+    <p className="text-[15px] text-chalk">Jorrit asks you to measure</p>
+    <Choice
+      label="How often to measure"
+      size="wet"
+      value={settings.pace}
+      options={[
+        { value: 'careful', text: 'often, after small steps' },
+        { value: 'brisk', text: 'less often' },
+      ]}
+      onChoose={pace => onSettings({ pace })}
+    />
+    <p className="text-[15px] text-chalk">Remind me to rest after this many rolls</p>
+    <Choice
+      label="Rolls before a rest"
+      size="wet"
+      value={String(settings.restEvery)}
+      options={RESTS.map(n => ({ value: String(n), text: n === 0 ? 'never' : n }))}
+      onChoose={n => onSettings({ restEvery: Number(n) })}
+    />
+  </>
+);
+
+/** Rolls and rubs otherwise than by whole sets: by the pacer, by minutes, or by a guess. */
+const Beats = (props: CountProps & { readonly onStart: () => void }) => {
+  const { act, settings, onSettings } = props;
   const [taps, setTaps] = useState<readonly number[]>([]);
-  const perMinute = settings.rollsPerMinute;
-  const most = countOf(act);
-  const noun = countedNoun(act);
-  const log = ({ count, give }: CountEstimate): void => {
-    if (count < 1) return props.onCancel();
+  const own = settings.rollsPerMinute;
+  const perMinute = own ?? USUAL_PACE;
+  const log = ({ count, give }: CountEstimate): void =>
     props.onLog(withCount(act, count, give > 0 ? give : undefined));
-  };
   const tapped = (at: number): void => {
     const all = [...taps, at].slice(-12);
     setTaps(all);
     const pace = paceOfTaps(all);
-    if (pace !== null) props.onSettings({ rollsPerMinute: Math.min(FASTEST, Math.round(pace * 10) / 10) });
+    if (pace !== null) onSettings({ rollsPerMinute: Math.min(FASTEST, Math.round(pace * 10) / 10) });
   };
-  if (paced && perMinute !== null)
-    return (
-      <PanelFrame
-        title="The pacer counts"
-        label="Pacer"
-        onCancel={() => {
-          keep(null);
-          props.onCancel();
-        }}
-        back="Discard, log nothing"
-      >
-        <Pacer
-          perMinute={perMinute}
-          most={most}
-          how={settings.pacer}
-          onCount={count => keep({ act, count })}
-          onDone={count => {
-            keep(null);
-            log({ count, give: 0 });
-          }}
-        />
-      </PanelFrame>
-    );
   return (
-    <PanelFrame title={`Count the ${noun} another way`} label="Counting" onCancel={props.onCancel}>
+    <PanelFrame
+      title={`Count the ${countedNoun(act) ?? ''} another way`}
+      label="Counting"
+      onCancel={props.onCancel}
+      great={{ words: `Start the pacer: ${countOf(act)}`, run: props.onStart }}
+    >
       <p className="text-lg">
-        {perMinute === null
-          ? 'Tap once for each roll as you roll, and Jorrit knows your pace.'
-          : `Your pace is ${Math.round(perMinute)} a minute. Tap once for each roll to set it again.`}
+        {own === null
+          ? `It goes at ${USUAL_PACE} a minute, a usual pace. Tap once for each roll as you roll, and it goes at yours.`
+          : `Your pace is ${Math.round(own)} a minute. Tap once for each roll to set it again.`}
       </p>
-      <div className="flex gap-2 *:flex-1">
-        <Button size="wet" className="min-h-24 !text-2xl" onClick={e => tapped(e.timeStamp)}>
-          Tap your pace
-        </Button>
-        <Button
-          size="wet"
-          look="main"
-          className="min-h-24 !text-2xl"
-          disabled={perMinute === null}
-          onClick={() => setPaced(true)}
-        >
-          Start the pacer: {most}
-        </Button>
-      </div>
-      <Choice
-        label="What the pacer sounds like"
-        size="wet"
-        value={settings.pacer}
-        options={canSpeak() ? PACERS : PACERS.filter(p => p.value !== 'spoken')}
-        onChoose={pacer => props.onSettings({ pacer })}
-      />
-      <p className="text-[15px] text-chalk">Lost count? Roughly</p>
-      <div className="grid grid-cols-3 gap-2">
-        {GUESSES.map(([least, upper]) => (
-          <Button key={least} size="wet" onClick={() => log(guessBetween(least, upper))}>
-            {least}–{upper}
+      <Button size="wet" className="min-h-24 !text-2xl" onClick={e => tapped(e.timeStamp)}>
+        Tap your pace
+      </Button>
+      <Sound {...props} />
+      <Guesses of={GUESSES} unit="" isWhole onGuess={log} />
+      <p className="text-[15px] text-chalk">
+        By the clock, at {own === null ? 'a usual pace' : 'your own pace'}
+      </p>
+      <div className="grid grid-cols-5 gap-2">
+        {MINUTES.map(minutes => (
+          <Button
+            key={minutes}
+            size="wet"
+            onClick={() => log(countFromMinutes(minutes, perMinute, { isOwn: own !== null }))}
+          >
+            {minutes} min
           </Button>
         ))}
       </div>
-      {perMinute !== null && (
-        <>
-          <p className="text-[15px] text-chalk">By the clock, at your own pace</p>
-          <div className="grid grid-cols-5 gap-2">
-            {MINUTES.map(minutes => (
-              <Button key={minutes} size="wet" onClick={() => log(countFromMinutes(minutes, perMinute))}>
-                {minutes} min
-              </Button>
-            ))}
-          </div>
-        </>
-      )}
-      <p className="text-[15px] text-chalk">Jorrit asks you to measure</p>
-      <Choice
-        label="How often to measure"
-        size="wet"
-        value={settings.pace}
-        options={[
-          { value: 'careful', text: 'often, after small steps' },
-          { value: 'brisk', text: 'less often' },
-        ]}
-        onChoose={pace => props.onSettings({ pace })}
-      />
-      <p className="text-[15px] text-chalk">Remind me to rest after this many rolls</p>
-      <Choice
-        label="Rolls before a rest"
-        size="wet"
-        value={String(settings.restEvery)}
-        options={RESTS.map(n => ({ value: String(n), text: n === 0 ? 'never' : n }))}
-        onChoose={n => props.onSettings({ restEvery: Number(n) })}
-      />
+      <Habits {...props} />
     </PanelFrame>
+  );
+};
+
+/** Minutes otherwise than as they stand: by the clock, or by a guess. */
+const Minutes = (props: CountProps & { readonly onStart: () => void }) => (
+  <PanelFrame
+    title="Count the time another way"
+    label="Counting"
+    onCancel={props.onCancel}
+    great={{ words: 'Start the clock', run: props.onStart }}
+  >
+    <p className="text-lg">The clock counts while you work. Stop it whenever you like.</p>
+    <Sound {...props} />
+    <Guesses
+      of={LONG}
+      unit=" min"
+      isWhole={false}
+      onGuess={({ count, give }) => props.onLog(withCount(props.act, count, give))}
+    />
+    <Habits {...props} />
+  </PanelFrame>
+);
+
+/** Counting otherwise than as the great button has it: by the pacer, by the clock, or by a guess where the count was lost. */
+export const CountPanel = (props: CountProps) => {
+  const [isRunning, setRunning] = useState(false);
+  const run = { ...props, onStart: () => setRunning(true) };
+  if (isTimed(props.act)) return isRunning ? <Clock {...props} /> : <Minutes {...run} />;
+  return isRunning ? (
+    <Pacer {...props} perMinute={props.settings.rollsPerMinute ?? USUAL_PACE} />
+  ) : (
+    <Beats {...run} />
   );
 };

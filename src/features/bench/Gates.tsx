@@ -21,10 +21,7 @@ export const Gates = (props: {
   const throughCut = resist === 'cut' && state.isCut && !state.isResistOut;
   if (gates.length === 0 && !throughCut) return null;
   return (
-    <section
-      aria-label="Reached"
-      className="order-1 flex flex-wrap items-center gap-2 border-l-4 border-laid pl-3"
-    >
+    <section aria-label="Reached" className="flex flex-wrap items-center gap-2 border-l-4 border-laid pl-3">
       <div className="min-w-52 flex-1 text-lg leading-snug">
         {gates.map(gate => (
           <p key={gate}>{GATE_WORDS[gate]}</p>

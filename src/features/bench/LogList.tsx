@@ -52,7 +52,7 @@ export const LogList = memo(function LogList({
 }: Omit<RowProps, 'entry'> & { readonly entries: readonly LogEntry[] }) {
   const log = useMemo(() => entriesInForce(entries).toReversed(), [entries]);
   return (
-    <section aria-labelledby="log-title" className="order-4 min-h-0">
+    <section aria-labelledby="log-title" className="min-h-0">
       <h2 id="log-title" className="text-lg font-semibold">
         Log{log.length > MOST_DRAWN && <span className="font-normal text-chalk">, {log.length} entries</span>}
       </h2>

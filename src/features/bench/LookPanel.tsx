@@ -47,7 +47,7 @@ export const LookPanel = ({
   readonly onWrong: (fault: string | null) => void;
   readonly onCancel: () => void;
 }) => (
-  <PanelFrame title="How does it look?" label="Look" onCancel={props.onCancel}>
+  <PanelFrame title="How does it look?" label="Look" onCancel={props.onCancel} back="Back">
     <section aria-label="Look for" className="flex flex-col gap-2">
       <p className="text-[15px] text-chalk">What can show up now. Tap one for what helps.</p>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-3">

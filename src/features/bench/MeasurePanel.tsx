@@ -10,6 +10,7 @@ import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { readingQuestion } from '../../core/advice/readingQuestion';
 import { questionWords } from '../../words/readings';
 import { Button } from '../../ui/Button';
+import { GreatPlace, UndoPlace } from './BenchFrame';
 
 const DraftSchema = z.object({
   readings: z.record(z.string(), z.number().nullable()),
@@ -124,8 +125,8 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
   if (!gaugeNow) return null;
 
   return (
-    <div role="group" aria-label="Measure" className="flex flex-1 flex-col gap-3">
-      <p className="text-2xl">
+    <div role="group" aria-label="Measure" className="flex flex-1 flex-col gap-2 sm:gap-3">
+      <p className="text-lg leading-tight sm:text-2xl">
         <span className="font-semibold">
           {gaugeNow.gauge.id}, {gaugeNow.gauge.name}.
         </span>{' '}
@@ -135,21 +136,20 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <LitGauge form={form} lit={gaugeNow.gauge.id.split('/')[0] ?? gaugeNow.gauge.id} />
         <div className="flex-1 text-right">
           <output
-            className={`block text-right text-8xl leading-none font-semibold ${typed === '' ? 'text-chalk' : ''}`}
+            className={`block text-right text-7xl leading-none font-semibold sm:text-8xl ${typed === '' ? 'text-chalk' : ''}`}
             aria-label={`${gaugeNow.gauge.id} now`}
           >
             {typed === '' ? showFigure(gaugeNow.nowMm, 'length', { units: units }) : typed}
             <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
           </output>
-          <p className="text-lg text-chalk">
-            last {showQuantity(gaugeNow.nowMm, 'length', units)}, target{' '}
-            {showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}
+          <p role="status" className={`min-h-7 text-lg sm:min-h-14 ${asked ? 'text-ink' : 'text-chalk'}`}>
+            {asked ??
+              (typed !== '' && !good
+                ? 'That is not a length.'
+                : `last ${showQuantity(gaugeNow.nowMm, 'length', units)}, target ${showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}`)}
           </p>
         </div>
       </div>
-      <p role="status" className={`min-h-8 text-xl ${asked ? 'border-l-4 border-wanted pl-3' : ''}`}>
-        {asked ?? (typed !== '' && !good ? 'That is not a length.' : '')}
-      </p>
       <div className="grid grid-cols-4 gap-2">
         {KEYS.map(k => (
           <Button
@@ -171,7 +171,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         </Button>
         <Button
           size="wet"
-          className="col-start-4 row-start-1"
+          className="col-start-4 row-start-1 !px-1 whitespace-nowrap"
           onClick={() => nudge(1)}
           aria-label="A step longer"
         >
@@ -179,26 +179,28 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         </Button>
         <Button
           size="wet"
-          className="col-start-4 row-start-2"
+          className="col-start-4 row-start-2 !px-1 whitespace-nowrap"
           onClick={() => nudge(-1)}
           aria-label="A step shorter"
         >
           −{units === 'metric' ? '1 mm' : '1/8'}
         </Button>
-        <Button size="wet" className="col-start-4 row-start-3" onClick={() => take(null)}>
+        <Button size="wet" className="col-start-4 row-span-2 row-start-3" onClick={() => take(null)}>
           Skip
         </Button>
-        <Button size="wet" className="col-start-4 row-start-4" onClick={back}>
-          Back
-        </Button>
       </div>
-      <Button size="wet" look="main" className="min-h-24 !text-3xl" disabled={!good} onClick={() => take(mm)}>
-        {asked
-          ? 'Keep it as it is'
-          : draft.at + 1 < gaugeProgress.length
-            ? `OK ${gaugeNow.gauge.id}, next ${gaugeProgress[draft.at + 1]?.gauge.id ?? ''}`
-            : `OK ${gaugeNow.gauge.id}, done`}
-      </Button>
+      <GreatPlace
+        great={{
+          words: asked
+            ? 'Keep it as it is'
+            : draft.at + 1 < gaugeProgress.length
+              ? `OK ${gaugeNow.gauge.id}, next ${gaugeProgress[draft.at + 1]?.gauge.id ?? ''}`
+              : `OK ${gaugeNow.gauge.id}, done`,
+          run: () => take(mm),
+          isDisabled: !good,
+        }}
+      />
+      <UndoPlace words="Back" run={back} />
     </div>
   );
 };

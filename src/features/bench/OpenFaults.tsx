@@ -9,7 +9,7 @@ export const OpenFaults = (props: { readonly state: BenchState; readonly onLog: 
   const { state } = props;
   if (state.faults.length === 0) return null;
   return (
-    <ul aria-label="Look at again" className="order-0 flex flex-col gap-1">
+    <ul aria-label="Look at again" className="flex flex-col gap-1">
       {state.faults.map(seen => {
         const fault = faultOf(seen.fault);
         const since = state.rolls - seen.rollsThen;

@@ -43,7 +43,7 @@ export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
     .slice(0, MOST);
   if (others.length === 0) return null;
   return (
-    <nav aria-label="Also on the bench" className="order-4 flex flex-wrap gap-2 *:flex-1">
+    <nav aria-label="Also on the bench" className="flex flex-wrap gap-2 *:flex-1">
       {others.map(o => (
         <Link
           key={o.piece.id}

@@ -1,8 +1,7 @@
 import type { PinchGrade } from '../../core/acts/vocabulary';
-import { useShortcuts } from '../../session/shortcuts';
 import { Button } from '../../ui/Button';
 import { PINCH } from '../../core/acts/pinch';
-import { useRoving } from './useRoving';
+import { PanelFrame } from './PanelFrame';
 
 const GRADES: readonly PinchGrade[] = [0, 1, 2, 3];
 
@@ -42,31 +41,24 @@ export const PinchPanel = ({
 }: {
   readonly onGrade: (grade: PinchGrade) => void;
   readonly onCancel: () => void;
-}) => {
-  const { ref, keys } = useRoving();
-  useShortcuts([
-    ...keys,
-    ...GRADES.map(g => ({ keys: [String(g)], shown: String(g), does: PINCH[g], run: () => onGrade(g) })),
-    { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'back to the bench', run: onCancel },
-  ]);
-  return (
-    <div ref={ref} role="group" aria-label="Pinch test" className="flex flex-1 flex-col gap-3">
-      <p className="text-2xl font-semibold">Pinch the surface and lift. What happens?</p>
-      {GRADES.map(g => (
-        <Button
-          key={g}
-          size="wet"
-          className="min-h-24 flex-1 !justify-start !text-2xl"
-          onClick={() => onGrade(g)}
-        >
-          <span className="w-8 font-semibold">{g}</span>
-          <Picture grade={g} />
-          {PINCH[g]}
-        </Button>
-      ))}
-      <Button size="wet" onClick={onCancel}>
-        Back
+}) => (
+  <PanelFrame
+    title="Pinch the surface and lift. What happens?"
+    label="Pinch test"
+    onCancel={onCancel}
+    keys={GRADES.map(g => ({ keys: [String(g)], shown: String(g), does: PINCH[g], run: () => onGrade(g) }))}
+  >
+    {GRADES.map(g => (
+      <Button
+        key={g}
+        size="wet"
+        className="min-h-24 flex-1 !justify-start !text-2xl"
+        onClick={() => onGrade(g)}
+      >
+        <span className="w-8 font-semibold">{g}</span>
+        <Picture grade={g} />
+        {PINCH[g]}
       </Button>
-    </div>
-  );
-};
+    ))}
+  </PanelFrame>
+);

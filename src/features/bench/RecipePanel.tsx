@@ -178,6 +178,7 @@ export const RecipePanel = (props: {
       title={recipe ? recipe.name : 'How do you work it?'}
       label="Recipe to follow"
       onCancel={props.onCancel}
+      back="Back"
     >
       <WayChoice context={context} plan={plan} way={standing.way} />
       <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">

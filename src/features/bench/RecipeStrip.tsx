@@ -33,10 +33,7 @@ export const RecipeStrip = (props: {
     if (next) void bench.log({ kind: 'step', step: next.id, how });
   };
   return (
-    <section
-      aria-label="Recipe"
-      className="order-0 flex flex-wrap items-center gap-2 border-b border-rim pb-2"
-    >
+    <section aria-label="Recipe" className="flex flex-wrap items-center gap-2 border-b border-rim pb-2">
       <p className="min-w-52 flex-1 text-lg leading-tight">
         <span className="block text-[13px] text-chalk">
           {recipe.name}, {done} of {recipe.steps.length}

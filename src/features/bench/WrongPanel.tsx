@@ -81,6 +81,7 @@ export const WrongPanel = (props: {
         label="Remedy"
         onCancel={() => setFault(null)}
         back="Something else"
+        great={{ words: 'Add to the log', run: () => props.onLog({ kind: 'fault', fault: fault.id, at }) }}
       >
         <p className="text-3xl leading-tight font-semibold">{remedy}</p>
         <p className="text-lg">
@@ -93,14 +94,6 @@ export const WrongPanel = (props: {
             <Place form={form} at={at} onPlace={setAt} />
           </>
         )}
-        <Button
-          size="wet"
-          look="main"
-          className="min-h-24 !text-2xl"
-          onClick={() => props.onLog({ kind: 'fault', fault: fault.id, at })}
-        >
-          Add to the log
-        </Button>
       </PanelFrame>
     );
   }

@@ -15,6 +15,7 @@ export const PANELS = {
   count: 'Counting',
   recipe: 'Recipe',
   curve: 'Curve',
+  more: 'More',
 } as const;
 export type PanelKind = keyof typeof PANELS;
 
@@ -27,8 +28,11 @@ export const isTap = (kind: BenchKind): boolean => controlOf(kind) !== null;
 /** What the great button says where it logs nothing by itself. */
 export const greatWords = (kind: BenchKind): string => (opensPanel(kind) ? PANELS[kind] : 'To the finish');
 
-/** What a key goes on to, one after the other: every act of the way, and every panel. */
-const roundOf = (acts: readonly string[]): readonly BenchKind[] => [...acts, ...Object.keys(PANELS)];
+/** What a key goes on to, one after the other: every act of the way, and every panel but the one that only leads to others. */
+const roundOf = (acts: readonly string[]): readonly BenchKind[] => [
+  ...acts,
+  ...Object.keys(PANELS).filter(p => p !== 'more'),
+];
 /** What is done where nothing else is said. */
 const USUAL_KIND = 'roll';
 
@@ -70,6 +74,12 @@ const kindProposed = (proposed: ProposedAct): BenchKind => {
   if (proposed.act === 'stretch') return 'measure';
   if (proposed.act === 'test') return 'tests';
   return proposedKind(proposed) ?? (proposed.act === 'stop' ? 'finish' : proposed.act);
+};
+
+/** The panel that an advice opens; null where one tap logs it. */
+export const panelOf = (proposed: ProposedAct): PanelKind | null => {
+  const kind = kindProposed(proposed);
+  return opensPanel(kind) ? kind : null;
 };
 
 /** What the great button stands for: the advice, unless the felter chose otherwise. */

@@ -26,7 +26,7 @@ import { aWorkshop } from '../../session/testing/open';
 import type { Bench } from '../../session/useBench';
 import { useShortcuts } from '../../session/shortcuts';
 import { WorkshopContext } from '../../session/workshop';
-import { Acts } from './Acts';
+import { ActRow, Caution, GreatButton, HowItIsDone } from './Acts';
 import { proposalWords } from '../../words/proposals';
 import { actsOf, wayOf } from '../../core/ways/register';
 import { faultName } from '../../words/faults';
@@ -143,7 +143,15 @@ describe('a made-up act at the bench', () => {
     const Harness = () => {
       const acting = useActSelection(context, standing, bench);
       useShortcuts([]);
-      return <Acts acting={acting} context={context} plan={plan} standing={standing} bench={bench} />;
+      const parts = { acting, context, plan, standing };
+      return (
+        <>
+          <Caution act={acting.act} />
+          <HowItIsDone {...parts} />
+          <GreatButton {...parts} />
+          <ActRow {...parts} />
+        </>
+      );
     };
     render(
       <WorkshopContext value={aWorkshop()}>

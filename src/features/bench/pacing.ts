@@ -5,6 +5,9 @@ import { useKeptDraft } from '../../session/useKeptDraft';
 /** What a pacer counts of an act: rolls, rubs; null where it counts nothing. */
 export const countedNoun = (act: Act): string | null => controlOf(act.kind)?.noun ?? null;
 
+/** Whether an act takes minutes: then the clock counts it. */
+export const isTimed = (act: Act): boolean => controlOf(act.kind)?.unit === 'min';
+
 const PacingSchema = z.object({
   act: ActSchema.refine(act => countedNoun(act) !== null, 'Only what is counted is paced.'),
   count: z.number().int().min(1).max(1_000_000),
@@ -13,7 +16,13 @@ const PacingSchema = z.object({
 /** A count that the pacer had come to: the act as it would have been in full, and how far it came. */
 export type Pacing = z.infer<typeof PacingSchema>;
 
-/** How many the act is in full. */
+const ClockSchema = z.object({
+  act: ActSchema.refine(isTimed, 'Only what takes minutes is clocked.'),
+  /** When it began, ms. */
+  beganMs: z.number().min(0),
+});
+
+/** How many the act is in full, or how many minutes. */
 export const countOf = (act: Act): number => amountOf(act)?.count ?? 0;
 
 /** An act with another count, and how far that may be off. */
@@ -25,3 +34,7 @@ export const actSoFar = ({ act, count }: Pacing): Act => withCount(act, count);
 
 /** What the pacer counts on a piece, kept while it counts: where it is broken off, it is there when the bench is opened again. */
 export const usePacing = (pieceId: string) => useKeptDraft<Pacing>(`jorrit.pacing.${pieceId}`, PacingSchema);
+
+/** The clock that runs on a piece, kept while it runs: a page that was left does not stop it. */
+export const useClock = (pieceId: string) =>
+  useKeptDraft<z.infer<typeof ClockSchema>>(`jorrit.clock.${pieceId}`, ClockSchema);

@@ -12,6 +12,7 @@ import {
   isTap,
   nextKind,
   opensPanel,
+  panelOf,
   type PanelKind,
   turned,
 } from './chosenAct';
@@ -21,19 +22,21 @@ import type { BenchStatus } from './useBenchStatus';
 export const useActSelection = (context: PieceContext, standing: BenchStatus, bench: Bench) => {
   const [chosen, setChosen] = useState<ActOverride>({});
   const [panel, setPanel] = useState<PanelKind | null>(null);
+  /** The log as it was when what is next was put off: then the work goes on. */
+  const [putOffAt, setPutOffAt] = useState<string | null>(null);
   /** The fault that is looked up in the panel of what is wrong; null is any. */
   const [seen, setSeen] = useState<string | null>(null);
   const navigate = useNavigate();
-  const kind = benchKind(standing.proposed, chosen);
-  const act: Act | null = isTap(kind)
-    ? actFor(kind, { proposed: standing.proposed, chosen, settings: context.settings })
-    : null;
+  const logged = context.entries.at(-1)?.id ?? '';
+  const proposed = putOffAt === logged ? standing.onward : standing.proposed;
+  const as = { proposed, settings: context.settings };
+  const kind = benchKind(proposed, chosen);
+  const act: Act | null = isTap(kind) ? actFor(kind, { ...as, chosen }) : null;
   /** A set of rolls as it would be done now. */
-  const rollAct = actFor('roll', { proposed: standing.proposed, chosen, settings: context.settings });
+  const rollAct = actFor('roll', { ...as, chosen });
   /** True while the advice is being reckoned and the felter has chosen nothing else. */
   const isHeld = standing.isComputing && Object.keys(chosen).length === 0;
-  const choose = (more: ActOverride): void =>
-    setChosen(was => chosenWith(was, more, { proposed: standing.proposed, settings: context.settings }));
+  const choose = (more: ActOverride): void => setChosen(was => chosenWith(was, more, as));
   const log = (what: Act): void => {
     setChosen({});
     setPanel(null);
@@ -45,8 +48,9 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
   };
   const open = (name: PanelKind | null): void => {
     if (name === 'wrong') return lookUp(null);
-    // A panel that was called up instead of the advice, and left, leaves the advice.
+    // A panel that was called up instead of the advice, and left, leaves the advice; one that was advised puts it off.
     if (name === null && chosen.kind && opensPanel(chosen.kind)) setChosen({});
+    if (name === null && panel !== null && panelOf(proposed) === panel) setPutOffAt(logged);
     setPanel(name);
   };
   const another = (): void => choose({ kind: nextKind(kind, standing.acts) });
@@ -60,6 +64,8 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
     isHeld,
     chosen,
     choose,
+    /** What is next, unless it was put off. */
+    proposed,
     kind,
     act,
     log,

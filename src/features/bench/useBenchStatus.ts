@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { Reason } from '../../core/advice/proposedAct';
-import { nextAct } from '../../core/advice/nextAct';
+import { nextAct, workOn } from '../../core/advice/nextAct';
 import { recipeAct } from '../../core/advice/recipeAct';
 import { benchState } from '../../core/log/benchState';
 import { progressForecast } from '../../core/forecast/progressForecast';
@@ -41,12 +41,11 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
       }),
     [recipe, context.entries, context.layings, faces, way.hasDirections],
   );
+  const worked = { faces, setOfRolls, way };
   const alone = nextAct(state, forecast, {
-    faces,
-    setOfRolls,
+    ...worked,
     model,
     form: plan.form,
-    way,
     judge: context.piece.judge,
   });
   const proposed = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
@@ -68,6 +67,8 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     state,
     forecast,
     proposed,
+    /** What is done where that is put off: the work goes on. */
+    onward: workOn(state, forecast, worked),
     following,
     model,
     failure,

@@ -7,6 +7,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
+import { feltBegun } from '../../core/log/feltBegun';
 import { layWords } from '../../words/laying';
 
 const lastLaid = (steps: readonly LayStep[]): number =>
@@ -22,7 +23,7 @@ export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
     context.layings.map(e => e.act.step),
   );
   const last = context.layings.at(-1);
-  const isOpen = !plan.form.solid && context.entries.length === 0;
+  const isOpen = !feltBegun(context.entries);
   const tick = (how: 'done' | 'skipped'): void => {
     if (next) void bench.log({ kind: 'lay', step: next.id, how });
   };
@@ -54,7 +55,7 @@ export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
 export type LayingProgress = ReturnType<typeof useLaying>;
 
 /** Laying by keys, pedal or page-turner. */
-export const useLayKeys = (laying: LayingProgress): void => {
+export const useLayKeys = (laying: LayingProgress, isHeard: boolean): void => {
   const keys: Shortcut[] = [
     {
       keys: [' ', 'Enter', 'PageDown'],
@@ -70,5 +71,5 @@ export const useLayKeys = (laying: LayingProgress): void => {
     },
     { keys: ['ArrowRight'], shown: '→', does: 'skip this step', run: () => laying.tick('skipped') },
   ];
-  useShortcuts(laying.isNow ? keys : []);
+  useShortcuts(isHeard ? keys : []);
 };

@@ -1,4 +1,5 @@
-import { type RefObject, useRef } from 'react';
+import { type RefObject, use, useRef } from 'react';
+import { DockContext } from './BenchFrame';
 import type { Shortcut } from '../../session/shortcuts';
 
 /** What a pedal can press: radios have their own arrows, fields are for hands. */
@@ -10,7 +11,11 @@ export const useRoving = (): {
   readonly keys: Shortcut[];
 } => {
   const ref = useRef<HTMLDivElement>(null);
-  const offered = (): HTMLElement[] => [...(ref.current?.querySelectorAll<HTMLElement>(PRESSED) ?? [])];
+  const { great } = use(DockContext);
+  const offered = (): HTMLElement[] => [
+    ...(ref.current?.querySelectorAll<HTMLElement>(PRESSED) ?? []),
+    ...(great?.querySelectorAll<HTMLElement>('button[data-own]:not(:disabled)') ?? []),
+  ];
   const go = (by: 1 | -1): void => {
     const all = offered();
     const at = all.findIndex(e => e === document.activeElement);

@@ -1,0 +1,23 @@
+import { Button } from '../../ui/Button';
+import type { PanelKind } from './chosenAct';
+import { PanelFrame } from './PanelFrame';
+
+const MORE: ReadonlyArray<{ readonly panel: PanelKind; readonly text: string; readonly what: string }> = [
+  { panel: 'recipe', text: 'Recipe', what: 'how it is worked, and which recipe you follow' },
+  { panel: 'curve', text: 'Curve', what: 'how it has shrunk, and how it may go on' },
+];
+
+/** On a phone: what has no room in the row. */
+export const MorePanel = (props: {
+  readonly onOpen: (panel: PanelKind) => void;
+  readonly onCancel: () => void;
+}) => (
+  <PanelFrame title="More" label="More" onCancel={props.onCancel} back="Back">
+    {MORE.map(m => (
+      <Button key={m.panel} size="wet" className="!flex-col !gap-0" onClick={() => props.onOpen(m.panel)}>
+        {m.text}
+        <span className="text-base font-normal text-chalk">{m.what}</span>
+      </Button>
+    ))}
+  </PanelFrame>
+);
