@@ -90,15 +90,16 @@ test('the great button follows the recipe, tap by tap, and goes on with it where
   await does('Rub 40');
   await tap(page, 'Pinch test');
   await tap(page, /the skin lifts as one/);
-  await expect(recipe).toContainText('3 of 14A round of 100 rolls each way, thick: 2 left');
-  // The recipe's own cushion, until another is chosen.
-  await does('Roll 100 lengthwise');
-  await expect(recipe).toContainText('A round of 100 rolls each way, thick');
-  await expect(recipe).not.toContainText('left:');
+  await expect(recipe).toContainText('3 of 14A round of 100 rolls each way, thick: 4 left');
+  // The recipe's own cushion, until another is chosen; half of it with the front of the sheet up, half with its back.
+  await does('Roll 50 lengthwise, front up');
+  await expect(recipe).toContainText('A round of 100 rolls each way, thick: 3 left');
   await tap(page, /^Undo/);
-  await expect(recipe).toContainText(': 2 left');
+  await expect(recipe).toContainText(': 4 left');
   await tap(page, 'Redo');
-  await does('Roll 100 crosswise');
+  await does('Roll 50 crosswise, front up');
+  await does('Roll 50 lengthwise, back up');
+  await does('Roll 50 crosswise, back up');
   await expect(recipe).toContainText('4 of 14Open it and look');
   await page.getByRole('button', { name: 'Open it and look', exact: true }).tap();
   await tap(page, /wet all through/);

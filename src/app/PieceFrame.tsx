@@ -70,6 +70,7 @@ const usePieceActs = (piece: Piece) => {
         recipe: piece.recipe,
         way: piece.way,
         judge: piece.judge,
+        habits: piece.habits,
         laying: piece.laying,
       }),
       plan,

@@ -12,7 +12,8 @@ import { LIMITS } from '../core/limits';
 import { count, figure, fresh, Id, IsoTime, kept } from './common';
 import { defineKind } from './kind';
 import { RecipeSchema } from './recipe';
-import { JUDGES } from '../core/advice/judge';
+import { JUDGES } from '../core/acts/vocabulary';
+import { HABITS } from '../core/ways/habits';
 import { WAY_IDS } from '../core/forms/wayId';
 import { isObject, type Migration } from './migrate';
 import { withinLimits } from './withinLimits';
@@ -60,7 +61,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(9),
+  version: z.literal(10),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -92,6 +93,16 @@ const PieceSchema = z.object({
   way: z.enum(WAY_IDS).nullable(),
   /** How its maker judges where it stands. */
   judge: z.enum(JUDGES),
+  /** What schools differ in, as its maker does it; what is not named is as is usual. */
+  habits: z.object({
+    cover: z.enum(HABITS.cover).exactOptional(),
+    soap: z.enum(HABITS.soap).exactOptional(),
+    edges: z.enum(HABITS.edges).exactOptional(),
+    resist: z.enum(HABITS.resist).exactOptional(),
+    needle: z.enum(HABITS.needle).exactOptional(),
+    firming: z.enum(HABITS.firming).exactOptional(),
+    inside: z.enum(HABITS.inside).exactOptional(),
+  }),
   /** How it is worked, step by step; null where it goes by the advice alone. */
   recipe: RecipeSchema.nullable(),
   result: z.object({
@@ -202,6 +213,7 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 7, name: 'AddCapToDropsAndEggs', up: addMeasure(['drop', 'egg'], 'over') },
   { version: 8, name: 'AddFoldedEdges', up: addMeasure(['cone', 'flap-pocket'], 'hem') },
   { version: 9, name: 'AddWayAndJudge', up: old => ({ ...old, way: null, judge: 'tape' }) },
+  { version: 10, name: 'AddHabits', up: old => ({ ...old, habits: {} }) },
 ];
 
 /** Every wool that a piece is made of: its own, and those of single layers and of decorations. */
@@ -277,9 +289,10 @@ export const newPiece = (of: {
   readonly recipe?: Piece['recipe'];
   readonly way?: Piece['way'];
   readonly judge?: Piece['judge'];
+  readonly habits?: Piece['habits'];
 }): Piece => ({
   kind: 'piece',
-  version: 9,
+  version: 10,
   ...fresh(of.id, of.now),
   name: of.name,
   notes: '',
@@ -290,6 +303,7 @@ export const newPiece = (of: {
   colours: of.colours ?? [],
   way: of.way ?? null,
   judge: of.judge ?? 'tape',
+  habits: of.habits ?? {},
   recipe: of.recipe ?? null,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

@@ -32,6 +32,12 @@ export const useWools = (): readonly Wool[] => useAll(woolKind) ?? NONE;
 
 export const useSwatches = (): readonly Swatch[] => useAll(swatchKind) ?? NONE;
 
+/** Whether everything that says what a wool does has been read: pieces, swatches and wools. */
+export const useIsWoolKnown = (): boolean => {
+  const lists = [useAll(pieceKind), useAll(swatchKind), useAll(woolKind)];
+  return lists.every(list => list !== null);
+};
+
 /** The maker's own recipes that are not deleted, in the order of their names. */
 export const useRecipes = (): readonly OwnRecipe[] => {
   const all = useAll(recipeKind) ?? NONE;

@@ -1,4 +1,4 @@
-import type { Judge } from '../core/advice/judge';
+import type { Judge } from '../core/acts/vocabulary';
 import type { WayId } from '../core/forms/wayId';
 
 /** What each way of working is called, and how it goes, in a line. */

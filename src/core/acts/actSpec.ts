@@ -34,6 +34,8 @@ export interface FeltWork {
 export interface PieceWording {
   readonly faces: number;
   readonly isSolid: boolean;
+  /** True for a sheet, which is rolled with its front and with its back up. */
+  readonly hasBack?: boolean;
   readonly units: UnitSystem;
   /** What a fault is called that was seen. */
   readonly faultName: (fault: string) => string;

@@ -12,6 +12,10 @@ export const DIRECTION: Readonly<Record<RollDirection, string>> = {
 export const onFace = (face: number, { faces }: Pick<PieceWording, 'faces'>): string =>
   faces > 1 ? `, side ${face}` : '';
 
+/** Which side lies up while it is rolled: of a sheet its front or its back, over a resist one of its sides. */
+export const sideUp = (face: number, of: Pick<PieceWording, 'faces' | 'hasBack'>): string =>
+  of.hasBack ? (face === 1 ? ', front up' : ', back up') : onFace(face, of);
+
 /** Which way it is rolled; a solid is rolled every way. */
 export const inDirection = (deg: RollDirection, { isSolid }: Pick<PieceWording, 'isSolid'>): string =>
   isSolid ? ', every way' : ` ${DIRECTION[deg]}`;

@@ -1,3 +1,4 @@
+import type { PieceMark } from './pieceMark';
 import {
   type DrawingMark,
   type Foam,
@@ -56,6 +57,8 @@ export interface BenchFold {
   water: Water | null;
   /** What was last seen at an opening. */
   look: { readonly wetness: Wetness | null; readonly foam: Foam | null } | null;
+  /** Amount of all that works the felt since it was opened; null before that. */
+  workSinceOpen: number | null;
   /** The last grade of each test. */
   tests: Partial<Record<TestName, number>>;
   /** The same since each test was last done. */
@@ -63,6 +66,17 @@ export interface BenchFold {
   thickness: { readonly thicknessMm: number; readonly grams: number | null } | null;
   isCut: boolean;
   isResistOut: boolean;
+  /** Whether something was cut and its edges were not rubbed since. */
+  cutSinceEdges: boolean;
+  /** Whether it is inside out, beside how it was made. */
+  isTurnedOut: boolean;
+  /** Which side lies up: the front, 1, until it is turned over or rolled from its back, 2. */
+  up: number;
+  /** Wool laid on beside the plan, g. */
+  addedG: number;
+  /** Of many alike: those that are through, and those put aside and why. */
+  piecesDone: Set<number>;
+  aside: Map<number, PieceMark>;
   /** Faults that were seen and are not mended yet, by the entry that says so. */
   faults: Map<string, SeenFault>;
 }
@@ -82,8 +96,15 @@ export const beginFold = (wetted: readonly number[]): BenchFold => ({
   tests: {},
   workSinceTest: {},
   thickness: null,
+  workSinceOpen: null,
   isCut: false,
   isResistOut: false,
+  cutSinceEdges: false,
+  isTurnedOut: false,
+  up: 1,
+  addedG: 0,
+  piecesDone: new Set(),
+  aside: new Map(),
   faults: new Map(),
 });
 
@@ -93,6 +114,7 @@ export const doneOf = (fold: Pick<BenchFold, 'done'>, kind: string): number => f
 /** Counts work on the felt: what was tested before it is not tested any more. */
 export const markWorked = (fold: BenchFold, count: number): void => {
   fold.workSincePinch += count;
+  if (fold.workSinceOpen !== null) fold.workSinceOpen += count;
   for (const test of TESTS) {
     const since = fold.workSinceTest[test];
     if (since !== undefined) fold.workSinceTest[test] = since + count;

@@ -26,7 +26,10 @@ export const measure = defineAct(
       name: 'measure',
       takes: [],
       words: () => 'Measure',
-      left: (_, done) => (done('') > 0 ? [] : [{ does: 'panel', panel: 'measure' }]),
+      left: (_, done, { judge }) =>
+        done('') > 0 || judge === 'feel'
+          ? []
+          : [{ does: 'panel', panel: judge === 'drawing' ? 'compare' : 'measure' }],
     },
   },
 });

@@ -9,6 +9,8 @@ export const open = defineAct(z.object({ kind: z.literal('open'), what: z.enum([
     'Cut a little at a time, not into the resist, away from your other hand. An adult cuts for children.',
   fold: (fold, { what }) => {
     fold.isCut = true;
+    fold.cutSinceEdges = true;
+    fold.workSinceOpen = 0;
     fold.isResistOut ||= what === 'resist-out';
   },
   tally: ({ what }) => [

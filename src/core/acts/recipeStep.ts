@@ -1,5 +1,5 @@
 import type { ActChoices } from './choices';
-import type { Cushion, Water } from './vocabulary';
+import type { Cushion, Judge, Water } from './vocabulary';
 
 /** One step of a recipe, with an id that no step of any other has. What does not belong to its act is left out. */
 export interface RecipeStep {
@@ -25,6 +25,10 @@ export type StepMove =
 export interface WorkScope {
   /** Numbers of the faces that are worked, e.g. [1, 2]. */
   readonly faces: readonly number[];
+  /** Sides that are rolled: those of the faces, or the front and the back of a sheet. */
+  readonly legs: readonly number[];
+  /** How its maker tells how far it is: who goes by feel is never sent to measure. */
+  readonly judge: Judge;
   /** False for a solid: its rolls have no direction. */
   readonly hasDirections: boolean;
   /** Faces that were wetted while they were laid. */

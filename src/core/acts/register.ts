@@ -1,3 +1,16 @@
+import { turnOver } from './turnOver';
+import { turnOut } from './turnOut';
+import { airOut } from './airOut';
+import { onForm } from './onForm';
+import { edgesIn } from './edgesIn';
+import { trim } from './trim';
+import { edge } from './edge';
+import { inside } from './inside';
+import { pat } from './pat';
+import { squeeze } from './squeeze';
+import { needle } from './needle';
+import { addWool } from './addWool';
+import { mark, pieceDone } from './mark';
 import { compare } from './compare';
 import { bead } from './bead';
 import { board } from './board';
@@ -38,6 +51,10 @@ export const ACTS = [
   measure,
   compare,
   open,
+  edge,
+  inside,
+  turnOut,
+  pat,
   palms,
   bead,
   stocking,
@@ -47,8 +64,15 @@ export const ACTS = [
   tube,
   stir,
   throwing,
+  squeeze,
   shock,
   machine,
+  turnOver,
+  airOut,
+  edgesIn,
+  trim,
+  needle,
+  onForm,
   water,
   feltTest,
   thickness,
@@ -56,6 +80,9 @@ export const ACTS = [
   mended,
   step,
   note,
+  addWool,
+  mark,
+  pieceDone,
   lay,
   weigh,
   undo,

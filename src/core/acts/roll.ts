@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { Count, Side, Spread, withSpread } from './actFields';
 import { defineAct } from './actSpec';
-import { inDirection, onFace, roughly } from './actWords';
+import { inDirection, roughly, sideUp } from './actWords';
 import { addPetal } from './benchFold';
-import type { StepMove } from './recipeStep';
+import type { RecipeStep, StepMove, WorkScope } from './recipeStep';
 import { CUSHION_WORDS } from './cushionWords';
 import { rollIntensity } from './rollIntensity';
 import { CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from './vocabulary';
@@ -11,6 +11,30 @@ import { WATER_INTENSITY } from './waterIntensity';
 
 /** Rolls of a round each way, where a recipe does not say. Common practice. */
 const USUAL_ROLLS = 30;
+
+/**
+ * What is left of a round each way: on each side of what is worked side by side; of a sheet half with its front up and half with
+ * its back; of what has no directions in all.
+ */
+const roundLeft = (
+  step: RecipeStep,
+  done: (key: string) => number,
+  { faces, legs, hasDirections }: WorkScope,
+): readonly StepMove[] => {
+  const wanted = step.count ?? USUAL_ROLLS;
+  const isTurned = legs.length > faces.length;
+  const ways = hasDirections
+    ? legs.flatMap(face => ([0, 90] as const).map(deg => ({ face, deg, key: `${face}/${deg}` })))
+    : [{ face: legs[0] ?? 1, deg: 0 as const, key: 'all' }];
+  return ways.flatMap(({ face, deg, key }): StepMove[] => {
+    const own = (isTurned ? Math.ceil(wanted / legs.length) : wanted) - done(key);
+    const count = isTurned ? Math.min(own, wanted - done(`each/${deg}`)) : own;
+    const how = step.cushion ? { cushion: step.cushion } : {};
+    return count > 0
+      ? [{ does: 'act', kind: 'roll', choices: { face, directionDeg: deg, count, ...how } }]
+      : [];
+  });
+};
 
 /** The bundle is rolled, in a direction, with a face up; a solid every way. */
 export const roll = defineAct(
@@ -26,7 +50,7 @@ export const roll = defineAct(
 )({
   place: 'bench',
   words: (act, of) =>
-    `Roll ${roughly(act.give)}${act.rolls}${inDirection(act.directionDeg, of)}${onFace(act.face, of)}`,
+    `Roll ${roughly(act.give)}${act.rolls}${inDirection(act.directionDeg, of)}${sideUp(act.face, of)}`,
   caution:
     'Work at counter height; change posture and stretch after every set. Stop if it hurts or goes numb.',
   amount: ({ rolls, give = 0 }) => ({ count: rolls, spread: give }),
@@ -34,10 +58,13 @@ export const roll = defineAct(
     const each = WATER_INTENSITY[water] * rollIntensity(cushion, pressure);
     return { rolls: rolls * each, spread: give * each, directionDeg };
   },
-  fold: (fold, { face, directionDeg, rolls, cushion, pressure }) =>
-    addPetal(fold, { face, directionDeg, rolls, work: rolls * rollIntensity(cushion, pressure) }),
+  fold: (fold, { face, directionDeg, rolls, cushion, pressure }) => {
+    fold.up = face;
+    addPetal(fold, { face, directionDeg, rolls, work: rolls * rollIntensity(cushion, pressure) });
+  },
   tally: ({ face, directionDeg, rolls }) => [
     [`${face}/${directionDeg}`, rolls],
+    [`each/${directionDeg}`, rolls],
     ['all', rolls],
   ],
   asked: {
@@ -47,19 +74,7 @@ export const roll = defineAct(
       begins: { cushion: 'bubble' },
       words: (step, each) =>
         `A round of ${step.count ?? USUAL_ROLLS} rolls each way${each}${step.cushion ? `, ${CUSHION_WORDS[step.cushion]}` : ''}`,
-      left: (step, done, { faces, hasDirections }): readonly StepMove[] => {
-        const wanted = step.count ?? USUAL_ROLLS;
-        const ways = hasDirections
-          ? faces.flatMap(face => ([0, 90] as const).map(deg => ({ face, deg, key: `${face}/${deg}` })))
-          : [{ face: faces[0] ?? 1, deg: 0 as const, key: 'all' }];
-        return ways.flatMap(({ face, deg, key }): StepMove[] => {
-          const count = wanted - done(key);
-          const how = step.cushion ? { cushion: step.cushion } : {};
-          return count > 0
-            ? [{ does: 'act', kind: 'roll', choices: { face, directionDeg: deg, count, ...how } }]
-            : [];
-        });
-      },
+      left: (step, done, as) => roundLeft(step, done, as),
     },
   },
   control: {

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { Minutes, Spread } from './actFields';
 import { defineAct } from './actSpec';
 import { duration } from './actWords';
+import type { BenchFold } from './benchFold';
+import type { Water } from './vocabulary';
 import { WATER_INTENSITY } from './waterIntensity';
 
 /** How far the amount of work done by feel may be off, as a share of it: what 6-ways.md gives as a deviation of its logarithm. */
@@ -10,14 +12,18 @@ const BY_FEEL = 0.5;
 /**
  * An act that is done for a time and works the felt every way alike: rolled in the palms, stirred, rubbed over a ball. It is logged
  * in minutes, or by feel: then it counts as the usual minutes, and the forecast knows less.
- * @param of.perMinute reference rolls a minute in hot water; common practice, nothing was measured
+ * @param of.perMinute reference rolls a minute in hot water, 0 where it is no work; common practice, nothing was measured
  * @param of.usual minutes that stand until others are chosen; common practice
  */
 export const timedAct = <K extends string>(
   kind: K,
   of: {
-    /** What stands on its key. */
-    readonly key: string;
+    /** What stands on its key; without one it is only done when it is advised. */
+    readonly key?: string;
+    /** What a recipe calls it, where that is not its kind. */
+    readonly step?: string;
+    /** What it changes of where the work stands. */
+    readonly fold?: (fold: BenchFold) => void;
     /** What is done, as it begins a line of the log. */
     readonly words: string;
     /** The act in a list of steps. */
@@ -28,6 +34,7 @@ export const timedAct = <K extends string>(
     readonly caution?: string;
   },
 ) => {
+  const step = of.step ?? kind;
   const said = (minutes: number): string => `${of.words}, ${duration(minutes)}`;
   return defineAct(
     z.object({
@@ -42,24 +49,29 @@ export const timedAct = <K extends string>(
     words: ({ minutes, feel }) => (feel ? `${of.words}, by feel` : said(minutes)),
     ...(of.caution ? { caution: of.caution } : {}),
     amount: ({ minutes, give = 0 }) => ({ count: minutes, spread: give }),
-    work: ({ minutes, give = 0 }, water) => {
-      const each = WATER_INTENSITY[water] * of.perMinute;
-      return { rolls: minutes * each, spread: give * each, directionDeg: null };
-    },
+    ...(of.perMinute > 0
+      ? {
+          work: ({ minutes, give = 0 }: { minutes: number; give?: number }, water: Water) => {
+            const each = WATER_INTENSITY[water] * of.perMinute;
+            return { rolls: minutes * each, spread: give * each, directionDeg: null };
+          },
+        }
+      : {}),
+    fold: fold => of.fold?.(fold),
     asked: {
-      [kind]: {
+      [step]: {
         name: of.name,
         takes: ['minutes'],
         begins: { minutes: of.usual },
-        words: step => said(step.minutes ?? of.usual),
-        left: (step, done) => {
-          const count = (step.minutes ?? of.usual) - done('');
+        words: asked => said(asked.minutes ?? of.usual),
+        left: (asked, done) => {
+          const count = (asked.minutes ?? of.usual) - done('');
           return count > 0 ? [{ does: 'act', kind, choices: { count } }] : [];
         },
       },
     },
     control: {
-      key: of.key,
+      ...(of.key ? { key: of.key } : {}),
       unit: 'min',
       takes: ['count'],
       counts: { usual: of.usual, choices: of.choices },

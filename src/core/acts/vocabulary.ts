@@ -28,3 +28,7 @@ export type TestName = (typeof TESTS)[number];
 /** 0 strands come away, 1 strands lift, 2 the skin lifts as one, 3 nothing lifts. */
 export const PINCH_GRADES = [0, 1, 2, 3] as const;
 export type PinchGrade = (typeof PINCH_GRADES)[number];
+
+/** How a maker judges where a piece stands: with a tape, against its drawing, or by feel. */
+export const JUDGES = ['tape', 'drawing', 'feel'] as const;
+export type Judge = (typeof JUDGES)[number];

@@ -45,7 +45,7 @@ export const restOfMove = (
 };
 
 /** Rolls in tens, ten at least. */
-export const tensOfRolls = (rolls: number): number => Math.max(10, Math.round(rolls / 10) * 10);
+const tensOfRolls = (rolls: number): number => Math.max(10, Math.round(rolls / 10) * 10);
 
 const stopAt = (kind: 'there' | 'best' | 'limit'): ProposedAct => ({
   act: 'stop',
@@ -81,7 +81,7 @@ const timedAct = (
 };
 
 const rollAct = (state: BenchState, rest: RollsAhead, of: Of): ProposedAct => {
-  const { faces, setOfRolls } = of.worked;
+  const { faces: sides, legs: faces = sides, setOfRolls } = of.worked;
   const directionDeg = rest.along >= rest.across ? 0 : 90;
   const rolls = Math.min(setOfRolls, tensOfRolls(directionDeg === 0 ? rest.along : rest.across));
   const axis = directionDeg === 0 ? 'along' : 'across';

@@ -11,7 +11,9 @@ import { firmAct, firmTestOf, firmTestResult } from './firmTest';
 import { shrinkOf } from '../ways/shrinkOf';
 import type { UsualAmount, Way } from '../ways/way';
 import { usualAct } from './usualAct';
-import type { Judge } from './judge';
+import type { Judge } from '../acts/vocabulary';
+import { type Habits, habitOf } from '../ways/habits';
+import { openingAct } from './openingAct';
 import { modelAct, type ModelAnswer } from './modelAct';
 import { leastFace, type WorkHabits } from '../log/leastFace';
 import { PRACTICE } from '../acts/practice';
@@ -29,9 +31,11 @@ const waysOf = ({ gauge }: GaugeProgress): readonly RollDirection[] => {
   return axis === 'along' ? [0] : axis === 'across' ? [90] : [0, 90];
 };
 
-/** The face and the way, of some ways to roll, that had the least work. */
+/** The face and the way, of some ways to roll, that had the least work; of equals the side that lies up, so that it is turned once. */
 const leastOf = (state: BenchState, faces: readonly number[], ways: readonly RollDirection[]) =>
-  ways.map(way => leastFace(state, faces, way)).reduce((a, b) => (b.work < a.work ? b : a));
+  [...faces.filter(f => f === state.up), ...faces]
+    .flatMap(face => ways.map(way => leastFace(state, [face], way)))
+    .reduce((a, b) => (b.work < a.work ? b : a));
 
 /** Grades from which the skin holds: it lifts as one; hairs do not move. Either test is enough. Common practice. */
 const SKIN = { pinch: 2, finger: 1 } as const;
@@ -79,6 +83,12 @@ const early = (state: BenchState, faces: readonly number[], way: Way): ProposedA
   return moreSkin(state, faces, way);
 };
 
+/** A way in which whoever does not throw firms with hot and cold. */
+const withFirming = (way: Way, habits: Habits): Way =>
+  way.firms.kind === 'throw' && habitOf(habits, 'firming') === 'water'
+    ? { ...way, firms: { kind: 'shock', count: 1 } }
+    : way;
+
 /** What is said once nothing is left too large; null while there is. */
 const atSize = (
   state: BenchState,
@@ -103,7 +113,7 @@ const atSize = (
 const rolling = (
   state: BenchState,
   forecast: Forecast,
-  { faces, setOfRolls, way }: WorkHabits & { readonly way: Way },
+  { faces: sides, legs: faces = sides, setOfRolls, way }: WorkHabits & { readonly way: Way },
 ): ProposedAct => {
   if (way.shrink.kind !== 'roll')
     return usualAct(
@@ -172,9 +182,13 @@ export const nextAct = (
     readonly form: Pick<FormPlan, 'laid' | 'solid' | 'outlineIs'>;
     readonly way: Way;
     readonly judge?: Judge;
+    /** The whole form: for what comes out of it, and what is done to its edges. */
+    readonly plan?: FormPlan;
+    readonly habits?: Habits;
   },
 ): ProposedAct => {
-  const { way, judge = 'tape' } = of;
+  const { judge = 'tape', habits = {} } = of;
+  const way = withFirming(of.way, habits);
   const first = early(state, of.faces, way);
   if (first) return first;
   const test = way.firmTest ?? firmTestOf(of.form);
@@ -189,6 +203,8 @@ export const nextAct = (
       : of.model
         ? modelAct(state, of.model, { gaugeProgress: forecast.gaugeProgress, worked: of, test, way, shrink })
         : (atSize(state, forecast.gaugeProgress, { test, way }) ?? rolling(state, forecast, of));
+  const opening = of.plan && openingAct(next, state, { forecast, form: of.plan, way, habits });
+  if (opening) return opening;
   if (judge === 'drawing' && next.act === 'measure') return { ...next, act: 'compare' };
   return faultAct(next, state, { laid: of.form.laid.points, worked: of });
 };

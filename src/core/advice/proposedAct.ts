@@ -26,6 +26,19 @@ export type Reason =
   | 'thin-to-mend'
   /** It was not measured when it was time to; the work goes on. */
   | 'unmeasured'
+  /** It is time to open it, or to take out what it is made over. */
+  | 'time-to-open'
+  /** It was cut, and its edges may open again. */
+  | 'edges-open'
+  /** It is open: the inside is worked before it goes on. */
+  | 'inside-next'
+  /** What was laid first is the outside. */
+  | 'made-inside-out'
+  /** The skin holds: the edges of a sheet can be folded in. */
+  | 'edges-now'
+  | 'edges-last'
+  | 'details-last'
+  | 'form-last'
   /** What was next is put off; the work goes on. */
   | 'put-off'
   /** It goes by feel: worked until the test says that it is firm. */

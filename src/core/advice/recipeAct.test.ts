@@ -12,7 +12,13 @@ import { recipeAct } from './recipeAct';
 
 const followingOf = (step: Omit<RecipeStep, 'id'>, ...acts: readonly Act[]) => {
   const recipe: Recipe = { id: 'r', name: 'Ours', steps: [{ id: 's1', ...step }] };
-  return followed(recipe, logOf(...acts), { faces: [1, 2], hasDirections: true, wetted: [] });
+  return followed(recipe, logOf(...acts), {
+    faces: [1, 2],
+    legs: [1, 2],
+    judge: 'tape',
+    hasDirections: true,
+    wetted: [],
+  });
 };
 const standAt = (directionDeg: number, nowMm: number, wantedMm: number): GaugeProgress => ({
   gauge: gaugeOf(directionDeg === 0 ? 'A' : 'B', 600, wantedMm),
@@ -22,8 +28,9 @@ const standAt = (directionDeg: number, nowMm: number, wantedMm: number): GaugePr
 });
 const FAR = [standAt(0, 550, 400), standAt(90, 550, 400)];
 /** A model that has so many rolls left each way, of which so much was done. */
-const model = (along: number, across: number, since: FeltingWork = NO_WORK): ModelAnswer => ({
+const model = (along: number, across: number, since: FeltingWork = NO_WORK, measurings = 2): ModelAnswer => ({
   pieceForecast: {
+    measurings,
     move: { kind: 'roll', rolls: { along, across } },
   } as ModelAnswer['pieceForecast'],
   intensity: 1,
@@ -58,31 +65,57 @@ describe('the advice where a recipe is followed', () => {
     });
     expect(by({ act: 'look' }, WAY_TO_GO)).toMatchObject({ act: 'look' });
     expect(by({ act: 'cut' }, WAY_TO_GO)).toMatchObject({ act: 'open', what: 'cut' });
-    expect(by({ act: 'edges' }, WAY_TO_GO)).toMatchObject({ act: 'step', step: { act: 'edges' } });
+    expect(by({ act: 'edges' }, WAY_TO_GO)).toMatchObject({ act: 'other', kind: 'edge', count: 2 });
+    expect(by({ act: 'rinse' }, WAY_TO_GO)).toBe(WAY_TO_GO);
   });
 
-  it('rolls no further than the model risks; where a way is done, the advice stands', () => {
+  it('rolls its own sets, whole; a way that is measured and done is passed over, and the risk is kept beside it', () => {
     const recipe = { act: 'roll', count: 50 } as const;
     expect(by(recipe, WAY_TO_GO, { model: model(20, 80) })).toMatchObject({
       directionDeg: 0,
-      rolls: 20,
+      rolls: 50,
+      alone: WAY_TO_GO,
     });
     const across: ProposedAct = { ...WAY_TO_GO, directionDeg: 90 };
-    // Along is done: the round goes on across. Where both are, it waits.
+    // Lengthwise is done: the round goes on crosswise. Where both are, it waits.
     expect(by(recipe, across, { model: model(0, 80) })).toMatchObject({
       directionDeg: 90,
       rolls: 50,
       reason: 'by-recipe',
     });
     const since = addWork(NO_WORK, 60, 0);
-    expect(by(recipe, across, { model: model(60, 30, since) })).toMatchObject({
-      directionDeg: 90,
-      rolls: 30,
-    });
     expect(by(recipe, across, { model: model(60, 3, since) })).toBe(across);
-    expect(by(recipe, WAY_TO_GO, { model: model(60, 80, addWork(NO_WORK, 30, 0)) })).toMatchObject({
-      rolls: 30,
+    // Nobody has measured: what the model thinks is no reason to cut it short.
+    expect(by(recipe, across, { model: model(60, 3, since, 0) })).toMatchObject({
+      directionDeg: 0,
+      rolls: 50,
     });
+  });
+
+  it('is not held up by a measuring that nobody takes', () => {
+    for (const proposed of [
+      { act: 'measure', reason: 'measure-due' },
+      { act: 'measure', reason: 'look-again' },
+      { act: 'compare', reason: 'nearly-there' },
+    ] as const)
+      expect(by({ act: 'roll', count: 50 }, proposed)).toMatchObject({
+        act: 'roll',
+        rolls: 50,
+        alone: proposed,
+      });
+    const odd: ProposedAct = { act: 'measure', reason: 'does-not-fit' };
+    expect(by({ act: 'roll', count: 50 }, odd)).toBe(odd);
+    // Who goes by feel is never sent to measure, by a recipe either.
+    const recipe: Recipe = {
+      id: 'r',
+      name: 'Ours',
+      steps: [
+        { id: 's1', act: 'measure' },
+        { id: 's2', act: 'throw' },
+      ],
+    };
+    const as = { faces: [1], legs: [1], judge: 'feel', hasDirections: true, wetted: [] } as const;
+    expect(followed(recipe, logOf({ kind: 'look', wetness: 'right', foam: null }), as).next?.id).toBe('s2');
   });
 
   it('without a model rolls no way that is there, and only the one that lags', () => {
@@ -100,12 +133,11 @@ describe('the advice where a recipe is followed', () => {
     expect(by({ act: 'roll' }, { ...lags, directionDeg: 0 })).toMatchObject({ reason: 'by-recipe' });
   });
 
-  it('waits for a dry face, a skin that does not hold, a measuring that is due, a size that is reached', () => {
+  it('waits for a dry face, a skin that does not hold, a size that is reached', () => {
     const first: readonly ProposedAct[] = [
       { act: 'wet', face: 2, reason: 'dry-face' },
       { act: 'rub', face: 1, count: 40, reason: 'no-skin-yet' },
       { act: 'pinch', reason: 'skin-to-test' },
-      { act: 'measure', reason: 'measure-due' },
       { act: 'throw', count: 12, reason: 'size-reached-soft' },
       { act: 'rub', face: 1, count: 40, reason: 'thin-to-mend' },
       { act: 'roll', face: 1, directionDeg: 45, rolls: 20, reason: 'corner-lags' },

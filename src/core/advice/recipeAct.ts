@@ -7,7 +7,7 @@ import type { Following } from '../recipe/following';
 import { AFTER_FELTING } from '../recipe/recipeSteps';
 import { SIZE_TOLERANCE } from '../tolerances';
 import type { ProposedAct, Reason } from './proposedAct';
-import { FEW_ROLLS, type ModelAnswer, restOfMove, tensOfRolls } from './modelAct';
+import { FEW_ROLLS, type ModelAnswer, restOfMove } from './modelAct';
 
 /** What a recipe may put first: work on the felt. Where anything else is advised, the recipe waits for that. */
 const WORK: ReadonlySet<ProposedAct['act']> = new Set(['rub', 'roll', 'throw']);
@@ -62,21 +62,26 @@ const isThere = (gaugeProgress: readonly GaugeProgress[], directionDeg: RollDire
       s.nowMm <= s.gauge.wantedMm * (1 + SIZE_TOLERANCE),
   );
 
-/** The recipe's rolls, no further than the model has it this way before the next measuring; null where nothing is left of that. */
-const bounded = (
+/**
+ * Whether a round of the recipe passes a way over: one that was measured at its size, or of which the model, which has measurings to
+ * go by, has nothing left; without it, one that is ahead of another. The sets that it does roll are its own, whole.
+ */
+const isPassedOver = (
   roll: Rolling,
   proposed: ProposedAct,
   { model, gaugeProgress }: PieceState,
-): ProposedAct | null => {
-  if (model?.pieceForecast.move.kind === 'roll') {
+): boolean => {
+  if (model && model.pieceForecast.measurings > 0 && model.pieceForecast.move.kind === 'roll') {
     const rest = restOfMove(model.pieceForecast.move.rolls, model);
-    const most = model.hasDirections && roll.directionDeg === 90 ? rest.across : rest.along;
-    return most < FEW_ROLLS ? null : { ...roll, rolls: Math.min(roll.rolls, tensOfRolls(most)) };
+    return (model.hasDirections && roll.directionDeg === 90 ? rest.across : rest.along) < FEW_ROLLS;
   }
-  const lags = proposed.act === 'roll' && proposed.reason === 'direction-lags' ? proposed.directionDeg : null;
-  if (lags !== null && lags !== roll.directionDeg) return null;
-  return isThere(gaugeProgress, roll.directionDeg) ? null : roll;
+  if (!model && proposed.act === 'roll' && proposed.reason === 'direction-lags')
+    return proposed.directionDeg !== roll.directionDeg;
+  return isThere(gaugeProgress, roll.directionDeg);
 };
+
+/** A look at its size that is due: a recipe measures where it says so. */
+const LOOKS: ReadonlySet<ProposedAct['act']> = new Set(['measure', 'compare']);
 
 const standsFor = (move: StepMove, following: Following, proposed: ProposedAct): boolean => {
   if (MENDING.has(proposed.reason)) return false;
@@ -84,15 +89,16 @@ const standsFor = (move: StepMove, following: Following, proposed: ProposedAct):
   if (asked === proposed.act) return true;
   // What is to be seen to first: a dry face, a skin that does not hold, a size that may be reached.
   if (proposed.reason === 'no-skin-yet') return asked === 'wet' || asked === 'shock';
+  if (LOOKS.has(proposed.act)) return proposed.reason !== 'does-not-fit';
   if (proposed.reason === 'size-reached-soft') return false;
   if (move.does === 'tick' && following.next && AFTER_FELTING.has(following.next.act)) return false;
   return WORK.has(proposed.act);
 };
 
 /**
- * The next act where a recipe is followed: its step, as far as what is known of the piece does not speak against it. A dry
- * face, a skin that does not hold, a measuring that is due and a size that is reached come first; and its rolls go no further
- * than the model risks. What the advice alone would have been is kept beside it.
+ * The next act where a recipe is followed: its step, in its own sets and order, as far as what is known of the piece does not speak
+ * against it. A dry face, a skin that does not hold and a size that is reached come first; a measuring that is due does not: the risk
+ * is told beside it. What the advice alone would have been is kept.
  */
 export const recipeAct = (
   proposed: ProposedAct,
@@ -101,11 +107,11 @@ export const recipeAct = (
 ): ProposedAct => {
   const [move] = following?.left ?? [];
   if (!following || !move || !standsFor(move, following, proposed)) return proposed;
-  // Of a round of rolling, the first way that may still be rolled; where none may, the round waits.
+  // Of a round of rolling, the first way that is not there yet; where all are, the round waits.
   for (const one of following.left) {
     const own = adviceOf(one, following);
-    const bound = own?.act === 'roll' ? bounded(own, proposed, pieceState) : own;
-    if (bound) return { ...bound, alone: proposed };
+    if (own && !(own.act === 'roll' && isPassedOver(own, proposed, pieceState)))
+      return { ...own, alone: proposed };
   }
   return proposed;
 };

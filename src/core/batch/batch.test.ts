@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { weigh } from '../wool/weigh';
 import { BATCH_PRACTICE, batchOf } from './batchOf';
-import { kitOf, type KitThing } from './kitOf';
+import { kitOf } from './kitOf';
+import type { KitThing } from '../ways/kitThing';
 
 describe('a batch', () => {
   // Common practice: hands stand 10–12 balls in one sitting, the water is dirty after about five, a day on the rack.
@@ -36,7 +37,8 @@ describe('kits for a class', () => {
     reserveShare: 0.05,
     stepG: 1,
   });
-  const of = { onResist: true, colours: [], woolId: 'kelp', stepG: 1 };
+  const things: readonly KitThing[] = ['resist', 'cover', 'mat', 'towel', 'bowl', 'soap', 'card', 'scissors'];
+  const of = { things, colours: [], woolId: 'kelp', stepG: 1 };
   const count = (kit: ReturnType<typeof kitOf>, thing: KitThing): number =>
     kit.packed.find(p => p.thing === thing)?.count ?? 0;
 
@@ -50,6 +52,6 @@ describe('kits for a class', () => {
   it('one person has a spare too; none where none is wanted; a sheet has no resist', () => {
     expect(kitOf(plan, { ...of, people: 1 }).kits).toBe(2);
     expect(kitOf(plan, { ...of, people: 5, spares: 0 }).kits).toBe(5);
-    expect(count(kitOf(plan, { ...of, people: 5, onResist: false }), 'resist')).toBe(0);
+    expect(count(kitOf(plan, { ...of, people: 5, things: ['cover'] }), 'resist')).toBe(0);
   });
 });

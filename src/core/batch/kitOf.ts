@@ -1,5 +1,6 @@
 import { type PieceWools, woolNeeds } from '../wool/pileList';
 import type { WeighPlan } from '../wool/weigh';
+import type { KitThing } from '../ways/kitThing';
 
 /** How a class is provided for, all of it common practice, no published source. */
 const KIT_PRACTICE = {
@@ -8,9 +9,6 @@ const KIT_PRACTICE = {
   /** People who share a bowl of water and a piece of soap. */
   perBowl: 3,
 } as const;
-
-/** Things that a class may need beside the wool. What they are called stands in `src/words/kit.ts`. */
-export type KitThing = 'resist' | 'cover' | 'mat' | 'towel' | 'bowl' | 'soap' | 'card' | 'scissors';
 
 /** A thing to pack, and how many of it. */
 export interface Packed {
@@ -30,16 +28,22 @@ export interface Kit {
   readonly packed: readonly Packed[];
 }
 
+/** What several people share: water, soap, and what is needed for a moment only. */
+const SHARED: ReadonlySet<KitThing> = new Set(['bowl', 'soap', 'scissors', 'tub', 'board', 'basin']);
+/** What goes into every kit, spare ones too: it is cut or fitted to the piece. */
+const IN_EACH_KIT: ReadonlySet<KitThing> = new Set(['resist', 'grid', 'cloth']);
+
 /**
  * A kit for each person of a class, with spares and a packing list.
  * @param of.people whole, ≥ 1  @param of.spares whole, ≥ 0; left out, one in ten, one at least
+ * @param of.things what is needed beside the wool, for the way it is worked in
  */
 export const kitOf = (
   weigh: WeighPlan,
   of: PieceWools & {
     readonly people: number;
     readonly spares?: number;
-    readonly onResist: boolean;
+    readonly things: readonly KitThing[];
   },
 ): Kit => {
   const spares = of.spares ?? Math.max(1, Math.ceil(KIT_PRACTICE.spareShare * of.people));
@@ -49,15 +53,9 @@ export const kitOf = (
     kits,
     spares,
     wools: woolNeeds(weigh, of).map(({ woolId, grams }) => ({ woolId, each: grams, all: grams * kits })),
-    packed: [
-      ...(of.onResist ? [{ thing: 'resist' as const, count: kits }] : []),
-      { thing: 'cover', count: of.people },
-      { thing: 'mat', count: of.people },
-      { thing: 'towel', count: of.people },
-      { thing: 'bowl', count: shared },
-      { thing: 'soap', count: shared },
-      { thing: 'card', count: of.people },
-      { thing: 'scissors', count: shared },
-    ],
+    packed: of.things.map(thing => ({
+      thing,
+      count: SHARED.has(thing) ? shared : IN_EACH_KIT.has(thing) ? kits : of.people,
+    })),
   };
 };

@@ -5,6 +5,8 @@ import type { RollDirection } from '../acts/vocabulary';
 export interface WorkHabits {
   /** Numbers of the faces that are worked, e.g. [1, 2]. */
   readonly faces: readonly number[];
+  /** Sides that are rolled, where they are others: the front and the back of a sheet. */
+  readonly legs?: readonly number[];
   /** Rolls in a set, as the felter likes them. */
   readonly setOfRolls: number;
 }

@@ -1,5 +1,6 @@
 import type { FormPlan } from '../forms/formKind';
-import type { LayBuild } from '../wool/layOrder';
+import type { Way } from '../ways/way';
+import type { LayBuild } from '../ways/layBuild';
 
 /** How a form is laid: how its wool comes together, in how many parts, and what these are called. */
 export interface LayMethod {
@@ -8,9 +9,10 @@ export interface LayMethod {
   readonly names: readonly string[];
 }
 
-export const layMethodOf = (form: FormPlan): LayMethod => {
+/** How a form is laid in a way of working. A body is wound whatever the way; so many sheets as it has faces are laid. */
+export const layMethodOf = (form: FormPlan, way: Pick<Way, 'build'>): LayMethod => {
   const names = (form.solid?.heaps ?? form.faces).map(part => part.name);
-  // A resist with openings is a grid between two sheets: it is laid on, not turned over.
-  const build = form.solid ? 'wound' : form.openings.length > 0 ? 'stacked' : 'turned';
+  const isBody = way.build === 'wound' || way.build === 'wrapped' || way.build === 'twisted';
+  const build = form.solid && !isBody ? 'wound' : !form.solid && isBody ? 'turned' : way.build;
   return { build, faces: names.length, names };
 };

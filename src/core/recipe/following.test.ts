@@ -16,8 +16,8 @@ const recipeOf = (...steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
 const USUAL: UsualWork = { setOfRolls: 30, cushion: 'bubble', pressure: 'arms' };
 /** An act that a step still asks for. */
 const asks = (kind: string, choices: ActChoices): StepMove => ({ does: 'act', kind, choices });
-const FLAT: WorkScope = { faces: [1, 2], hasDirections: true, wetted: [] };
-const BALL: WorkScope = { faces: [1], hasDirections: false, wetted: [] };
+const FLAT: WorkScope = { faces: [1, 2], legs: [1, 2], judge: 'tape', hasDirections: true, wetted: [] };
+const BALL: WorkScope = { faces: [1], legs: [1], judge: 'tape', hasDirections: false, wetted: [] };
 const roll = (face: number, directionDeg: 0 | 45 | 90, rolls: number): Act =>
   rollOf(directionDeg, rolls, { face });
 const rub = (face: number, count: number): Act => rubbed(count, face);
@@ -182,8 +182,8 @@ describe('a recipe that is followed', () => {
       1 + 4 + 2,
       2 + 2,
       3 + 3 + 5 + 1,
-      5 + 10 + 5,
-      20 + 10,
+      5 + 10 + 2 + 5,
+      20 + 2 + 10,
       60,
       5 + 10,
     ]);

@@ -10,11 +10,6 @@ const inWater = ({ water }: RecipeStep): string => (water ? ` in ${water} water`
 
 /** Steps that no act answers to yet. */
 const TICKS: Readonly<Record<string, StepRest>> = {
-  edges: tick({
-    name: 'rub the cut edges',
-    takes: [],
-    words: () => 'Rub the cut edges with soap until they heal',
-  }),
   rinse: tick({
     name: 'rinse',
     takes: ['water'],

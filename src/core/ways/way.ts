@@ -1,6 +1,9 @@
 import type { ActKind } from '../acts/act';
 import type { FirmTest } from '../acts/feltTests';
 import type { WayId } from '../forms/wayId';
+import type { KitThing } from './kitThing';
+import type { LayBuild } from './layBuild';
+import type { HabitId } from './habits';
 
 /** How much of an act is usual at once: in its own unit. */
 export interface UsualAmount {
@@ -18,6 +21,14 @@ export interface Way {
   readonly hasDirections: boolean;
   /** Whether each side is wetted and worked by itself, or the piece as a whole. */
   readonly bySide: boolean;
+  /** True for a sheet: it is rolled with its front up, and then with its back. */
+  readonly hasBack?: true;
+  /** How its wool comes together. */
+  readonly build: LayBuild;
+  /** What schools differ in here, beside count, clock and feel. */
+  readonly habits: readonly HabitId[];
+  /** What is packed for it beside the wool, for a class or a table. */
+  readonly kit: readonly KitThing[];
   /** Acts of the row at the bench, in the order in which one comes to them. */
   readonly acts: readonly ActKind[];
   /** What makes the skin: of each side, or of the whole. */

@@ -1,5 +1,5 @@
 import { divide, stepFor } from './divide';
-import type { Decoration, LayStep } from './layOrder';
+import type { Decoration, LayAct, LayStep } from './layOrder';
 import type { WeighPlan } from './weigh';
 
 /** A share of one layer, laid of one wool; null is a wool that is not chosen yet. */
@@ -96,15 +96,23 @@ export const pileList = (weigh: WeighPlan, of: PieceWools): readonly ScalePile[]
   ]).flat();
 };
 
+/** Steps that take a whole heap of a body. */
+const HEAPS: ReadonlySet<LayAct> = new Set(['wind', 'wad', 'wrap', 'twist']);
+
 /**
- * Which of the piles a step of laying takes: those of its layer on its face, or of what is laid beside the layers.
+ * Which of the piles a step of laying takes: those of its layer on its face, or on every face where it is laid wide; a heap of a
+ * body; or what is laid beside the layers.
  * @param piles of one piece
  */
 export const pilesOfStep = (step: LayStep, piles: readonly ScalePile[]): readonly ScalePile[] => {
-  const start = step.what ? ['1', 'd', step.what.id] : ['1', String(step.face), String(step.layer)];
-  return step.act === 'lay' || step.act === 'decorate'
-    ? piles.filter(p => start.every((part, i) => p.id.split('.')[i] === part))
-    : [];
+  const starting = (start: readonly (string | null)[]): readonly ScalePile[] =>
+    piles.filter(p => start.every((part, i) => part === null || p.id.split('.')[i] === part));
+  if (step.what) return step.act === 'decorate' ? starting(['1', 'd', step.what.id]) : [];
+  if (step.act === 'lay') {
+    const laid = starting(['1', step.isWide ? null : String(step.face), String(step.layer)]);
+    return laid.filter(p => p.decoration === undefined);
+  }
+  return HEAPS.has(step.act) ? starting(['1', String(step.face)]) : [];
 };
 
 /**

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { divide, roundToStep } from './divide';
-import { fibreDirection, laySteps } from './layOrder';
+import type { Habits } from '../ways/habits';
+import type { LayBuild } from '../ways/layBuild';
+import { fibreDirection, type LayOrder, laySteps } from './layOrder';
 import { splitScheme } from './splitScheme';
 import { weigh } from './weigh';
 
@@ -16,13 +18,39 @@ describe('layers', () => {
   });
 
   it('over a resist: a face is laid, wetted, covered, flipped, and its spill folded over, by school', () => {
-    const acts = (order: 'all' | 'two' | 'one'): string =>
+    const acts = (order: LayOrder): string =>
       laySteps({ faces: 2, layers: 3, order })
         .map(s => (s.layer === undefined ? (s.act[0] ?? '') : String(s.layer)) + s.face)
         .join(' ');
     expect(acts('all')).toBe('11 21 31 w1 c1 f1 f1 12 22 32 w2 c2 f2 f2');
     expect(acts('two')).toBe('11 21 w1 c1 f1 f1 12 22 w2 c2 f2 f2 31 w1 c1 f1 f1 32 w2 c2 f2 f2');
     expect(acts('one').match(/w/g)).toHaveLength(6);
+    // Mixed: two a flip, then one.
+    expect(acts('two-one')).toBe('11 21 w1 c1 f1 f1 12 22 w2 c2 f2 f2 31 w1 c1 f1 f1 32 w2 c2 f2 f2');
+    expect(laySteps({ faces: 2, layers: 4, order: 'two-one' }).filter(s => s.act === 'flip')).toHaveLength(6);
+    // Laid wide on one side only, and closed over the resist: the wool of both sides at once, and nothing is turned.
+    const wide = laySteps({ faces: 2, layers: 2, order: 'wide' });
+    expect(wide.map(s => s.act)).toEqual(['lay', 'lay', 'place', 'close', 'wet', 'cover']);
+    expect(wide[0]).toMatchObject({ isWide: true });
+  });
+
+  it('every way has its own making: dabbed on in rounds with rubbing between, wrapped, on plastic for a tube, twisted', () => {
+    const acts = (build: LayBuild, faces: number, layers: number, habits: Habits = {}): string =>
+      laySteps({ build, faces, layers, order: 'all', habits })
+        .map(s => (s.act === 'lay' ? String(s.layer) : s.act))
+        .join(' ');
+    expect(acts('dabbed', 1, 4)).toBe('blow 1 wet felt 2 wet felt 3 4 loop wet');
+    expect(acts('wrapped', 2, 1)).toBe('wad wrap bag');
+    expect(acts('wound', 1, 1, { needle: 'first' })).toBe('wind tack');
+    expect(acts('strip', 1, 2)).toBe('plastic 1 2 wet cover roll-up');
+    expect(acts('twisted', 1, 1)).toBe('twist tip');
+    // In a basin nothing lies on it; with bare hands nothing does either.
+    expect(acts('bare', 1, 2)).toBe('1 2 wet');
+    expect(acts('turned', 1, 2, { cover: 'hands' })).toBe('1 2 wet');
+    for (const build of ['dabbed', 'wrapped', 'strip', 'twisted', 'bare', 'stacked'] as const) {
+      const steps = laySteps({ build, faces: 2, layers: 3, order: 'all' });
+      expect(new Set(steps.map(s => s.id)).size).toBe(steps.length);
+    }
   });
 
   it('a stem is made first, what lies face down is laid before the wool, and the rest on the last layer', () => {
@@ -58,10 +86,10 @@ describe('layers', () => {
     expect(
       laySteps({ build: 'stacked', faces: 2, layers: 2, order: 'one' }).map(s => `${s.act} ${s.face}`),
     ).toEqual(['lay 1', 'lay 1', 'grid 1', 'lay 2', 'lay 2', 'wet 2', 'cover 2']);
-    // A body has no layers: core and cover are wound up, one on the other.
+    // A body has no layers: the core is wound up, and the cover wrapped around it.
     expect(laySteps({ build: 'wound', faces: 2, layers: 1, order: 'all' }).map(s => s.act)).toEqual([
       'wind',
-      'wind',
+      'wrap',
     ]);
     expect(laySteps({ faces: 1, layers: 2, order: 'all' }).map(s => s.act)).toEqual([
       'lay',
@@ -69,7 +97,7 @@ describe('layers', () => {
       'wet',
       'cover',
     ]);
-    for (const order of ['all', 'two', 'one'] as const) {
+    for (const order of ['all', 'two', 'one', 'two-one'] as const) {
       const steps = laySteps({ faces: 2, layers: 5, order });
       expect(steps.filter(s => s.act === 'lay')).toHaveLength(10);
       expect(new Set(steps.map(s => s.id)).size).toBe(steps.length);

@@ -50,11 +50,10 @@ export const UndoPlace = ({ words, run }: { readonly words: string; readonly run
 const IN_A_ROW = { phone: 5, wide: 7 } as const;
 
 /** How many rows the acts of the way take. */
-const rowsOf = (acts: number): CSSProperties =>
-  ({
-    '--rows-phone': Math.ceil(acts / IN_A_ROW.phone),
-    '--rows': Math.ceil(acts / IN_A_ROW.wide),
-  }) as CSSProperties;
+const rowsOf = (acts: number): CSSProperties & Readonly<Record<`--${string}`, number>> => ({
+  '--rows-phone': Math.ceil(acts / IN_A_ROW.phone),
+  '--rows': Math.ceil(acts / IN_A_ROW.wide),
+});
 
 /**
  * The bench in fixed places: what is next, what it stands at, how the act is done, and the dock with the great button, undo and

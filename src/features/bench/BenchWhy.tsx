@@ -23,6 +23,15 @@ const firm =
 /** The rule behind each reason. All of them are common practice. */
 const RULES: Readonly<Record<Reason, string>> = {
   unmeasured: 'A measurement that you passed over is asked for again after a few turns.',
+  'time-to-open':
+    'The resist comes out when you like it to: early, from 15 % of the way; by size, from 90 %; or before the work ends. An open mouth needs no cut.',
+  'edges-open': 'A cut edge is rubbed at once, before anything else works it.',
+  'inside-next': 'The inside is worked once it can be reached.',
+  'made-inside-out': 'You chose to lay the outside first.',
+  'edges-now': 'You chose to fold the edges in once the skin holds.',
+  'edges-last': 'You chose to trim the edges at the end.',
+  'details-last': 'You chose to use the felting needle at the end.',
+  'form-last': 'What is worn on a head dries on a form of its size.',
   'put-off':
     'What was next is put off until something else is done. Meanwhile the side and direction with the least work is worked.',
   'by-feel': `By feel it is tested after every few turns of work. ${firm}`,

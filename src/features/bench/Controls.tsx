@@ -1,6 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { type Act, controlOf } from '../../core/acts/act';
-import type { Judge } from '../../core/advice/judge';
+import type { Judge } from '../../core/acts/vocabulary';
 import { DIRECTION } from '../../core/acts/actWords';
 import { CUSHION_WORDS } from '../../core/acts/cushionWords';
 import { type Cushion, CUSHIONS, PRESSURES, ROLL_DIRECTIONS } from '../../core/acts/vocabulary';

@@ -1,10 +1,11 @@
-import { type Judge, JUDGES } from '../../core/advice/judge';
+import { type Judge, JUDGES } from '../../core/acts/vocabulary';
 import type { Plan } from '../../core/plan/makePlan';
 import { waysOf } from '../../core/ways/register';
 import type { Way } from '../../core/ways/way';
 import type { PieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { HabitChoices } from '../../ui/HabitChoices';
 import { JUDGE_WORDS, WAY_WORDS } from '../../words/ways';
 
 /** In which way a piece is worked, of those that make sense for its form, and how its maker judges where it stands. */
@@ -42,6 +43,19 @@ export const WayChoice = (props: {
         options={JUDGES.map(value => ({ value, text: JUDGE_WORDS[value] }))}
         onChoose={judge => context.change(p => ({ ...p, judge }), { label: JUDGE_WORDS[judge] })}
       />
+      <details>
+        <summary className="min-h-12 cursor-pointer py-2 text-lg">
+          How you do it: cover, soap and so on
+        </summary>
+        <div className="flex flex-col gap-2">
+          <HabitChoices
+            ids={way.habits}
+            habits={context.piece.habits}
+            size="wet"
+            onHabits={(habits, label) => context.change(p => ({ ...p, habits }), { label })}
+          />
+        </div>
+      </details>
       <p className="pt-2 text-[15px] text-chalk">Follow a recipe? You do not have to.</p>
     </section>
   );

@@ -47,7 +47,7 @@ vi.mock('../../core/acts/register', async original => {
 /** What the types do not know: they are of the register as it ships. */
 const treads = (steps: number): Act => ({ kind: 'tread', steps, water: 'hot' }) as unknown as Act;
 const WORDING = { faces: 1, isSolid: false, units: 'metric', faultName, testWords, markWords } as const;
-const FLAT = { faces: [1], hasDirections: true, wetted: [1] };
+const FLAT = { faces: [1], legs: [1], judge: 'tape', hasDirections: true, wetted: [1] } as const;
 const made = makePlan(newPlan(disc));
 if (!made.ok) throw new Error('no plan');
 const plan = made.value;

@@ -18,11 +18,16 @@ import { usePieceForecast } from './usePieceForecast';
 /** What needs no model: the felt is not rolled yet. */
 const EARLY: ReadonlySet<Reason> = new Set(['dry-face', 'no-skin-yet', 'skin-to-test']);
 
+/** Sides of a sheet. */
+const FRONT_AND_BACK: readonly number[] = [1, 2];
+
 /** Where the work stands: the log folded, the forecast from it, and the advice from both. */
 export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const way = wayOf(plan.kind, plan.form, context.piece.way);
   const { bySide } = way;
   const faces = useMemo(() => (bySide ? plan.form.faces.map((_, i) => i + 1) : [1]), [plan.form, bySide]);
+  const legs = useMemo(() => (way.hasBack ? FRONT_AND_BACK : faces), [way.hasBack, faces]);
+  const { judge } = context.piece;
   const state = useMemo(
     () => benchState(context.entries, wettedWhileLaid(context.layings.map(e => e.act))),
     [context.entries, context.layings],
@@ -36,22 +41,27 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
       recipe &&
       followed(recipe, context.entries, {
         faces,
+        legs,
+        judge,
         hasDirections: way.hasDirections,
         wetted: wettedWhileLaid(context.layings.map(e => e.act)),
       }),
-    [recipe, context.entries, context.layings, faces, way.hasDirections],
+    [recipe, context.entries, context.layings, faces, legs, judge, way.hasDirections],
   );
-  const worked = { faces, setOfRolls, way };
+  const worked = { faces, legs, setOfRolls, way };
   const alone = nextAct(state, forecast, {
     ...worked,
     model,
     form: plan.form,
-    judge: context.piece.judge,
+    plan: plan.form,
+    judge,
+    habits: context.piece.habits,
   });
   const proposed = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
   const wording: PieceWording = {
     faces: faces.length,
     isSolid: !way.hasDirections,
+    hasBack: way.hasBack ?? false,
     units: context.settings.units,
     faultName,
     testWords,
@@ -64,6 +74,8 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     acts: actsOf(way, plan.form.gauges),
     isComputing,
     faces,
+    /** Sides that are rolled. */
+    legs,
     state,
     forecast,
     proposed,

@@ -3,6 +3,7 @@ import { pileList, pilesOfStep } from '../../core/wool/pileList';
 import { pieceWools } from '../../records/piece';
 import { layProgress, WHOLE_LAYING } from '../../core/wool/layProgress';
 import { layMethodOf } from '../../core/plan/layMethodOf';
+import { wayOf } from '../../core/ways/register';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
@@ -15,9 +16,11 @@ const lastLaid = (steps: readonly LayStep[]): number =>
 
 /** Laying as it stands: until it is done, or the felt was worked, it is the one thing of the bench. */
 export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
-  const laid = layMethodOf(plan.form);
+  const way = wayOf(plan.kind, plan.form, context.piece.way);
+  const laid = layMethodOf(plan.form, way);
+  const { habits } = context.piece;
   const layers = plan.weigh?.faces[0]?.layers.length ?? 1;
-  const steps = laySteps({ ...laid, layers, ...context.piece.laying });
+  const steps = laySteps({ ...laid, layers, ...context.piece.laying, habits });
   const { next, done, of } = layProgress(
     steps,
     context.layings.map(e => e.act.step),
@@ -27,7 +30,7 @@ export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
   const tick = (how: 'done' | 'skipped'): void => {
     if (next) void bench.log({ kind: 'lay', step: next.id, how });
   };
-  const words = (step: (typeof steps)[number]): string => layWords(step, { ...laid, layers });
+  const words = (step: (typeof steps)[number]): string => layWords(step, { ...laid, layers, habits });
   const takes = next && plan.weigh ? pilesOfStep(next, pileList(plan.weigh, pieceWools(context.piece))) : [];
   const weighed = new Map(context.weighings.map(e => [e.act.pile, e.act.grams]));
   const at = next ? steps.indexOf(next) : steps.length;
@@ -40,7 +43,7 @@ export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
     /** What this step takes, as it was weighed, else as it is planned. */
     takes: takes.map(p => ({ woolId: p.woolId, grams: weighed.get(p.id) ?? p.grams })),
     after: steps.slice(at + 1, at + 4).map(words),
-    isLayer: next?.act === 'lay',
+    isLayer: next?.act === 'lay' && laid.build !== 'dabbed',
     /** The layer and the face that are laid now, or were last; from 0. */
     layer: (next?.layer ?? lastLaid(steps.slice(0, at))) - 1,
     face: (next?.face ?? 1) - 1,

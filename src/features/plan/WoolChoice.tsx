@@ -4,7 +4,7 @@ import { breedWarnings } from '../../words/breeds';
 import type { Piece } from '../../records/piece';
 import type { PieceContext } from '../../session/pieceContext';
 import { useExpectations, type WoolExpectation } from '../../session/useExpectation';
-import { useWools } from '../../session/useRecords';
+import { useIsWoolKnown, useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import { namedOptions, Select } from '../../ui/Select';
 import { Expected } from '../../ui/Expected';
@@ -30,7 +30,11 @@ export const WoolChoice = ({ context }: { readonly context: PieceContext }) => {
   const expect = useExpectations(piece.id);
   const chosen = wools.find(w => w.id === piece.woolId);
   const known = chosen ? expect(chosen) : null;
-  const shelf = wools.filter(w => w.sort === 'wool' && (w.deletedAt === null || w.id === piece.woolId));
+  // A wool that is picked before its swatches are read would be taken for one that nobody knows.
+  const isKnown = useIsWoolKnown();
+  const shelf = wools.filter(
+    w => w.sort === 'wool' && (w.deletedAt === null || w.id === piece.woolId) && isKnown,
+  );
   const isLaid = stageOf(context.entries, piece.result.finishedAt) !== 'planned';
   const choose = (woolId: string): void => {
     const wool = wools.find(w => w.id === woolId);

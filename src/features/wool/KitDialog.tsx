@@ -18,7 +18,9 @@ import { Dialog } from '../../ui/Dialog';
 import { layWords } from '../../words/laying';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
-import { KIT_THINGS, WITH_CHILDREN } from '../../words/kit';
+import { KIT_WORDS, WITH_CHILDREN } from '../../words/kit';
+import { WAY_STEPS } from '../../words/waySteps';
+import type { Way } from '../../core/ways/way';
 import { scaleMass } from '../../core/units/scaleMass';
 
 const FEWEST = { people: 1, spares: 0 } as const;
@@ -29,14 +31,14 @@ export const KitDialog = (props: {
   readonly context: PieceContext;
   readonly weigh: WeighPlan;
   readonly form: FormPlan;
-  readonly onResist: boolean;
+  readonly way: Way;
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
 }) => {
-  const { context, weigh, form, onResist } = props;
-  const how = layMethodOf(form);
+  const { context, weigh, form, way } = props;
+  const how = layMethodOf(form, way);
   const { units } = context.settings;
-  const { laying } = context.piece;
+  const { laying, habits } = context.piece;
   const { stepG } = weigh;
   const [people, setPeople] = useState(8);
   const [spares, setSpares] = useState<number | null>(null);
@@ -47,7 +49,7 @@ export const KitDialog = (props: {
   const kit = kitOf(weigh, {
     people,
     ...(spares === null ? {} : { spares }),
-    onResist,
+    things: way.kit,
     ...pieceWools(context.piece),
   });
   const mass = (g: number): string => scaleMass(g, stepG, units);
@@ -58,10 +60,13 @@ export const KitDialog = (props: {
       heading: `${kit.kits} kits, ${kit.spares} of them spare`,
       lines: kit.wools.map(w => `${mass(w.each)} ${name(w.woolId)} in each, ${mass(w.all)} altogether`),
     },
-    { heading: 'To pack', lines: kit.packed.map(p => `${p.count} × ${KIT_THINGS[p.thing]}`) },
+    { heading: 'To pack', lines: kit.packed.map(p => `${p.count} × ${KIT_WORDS[p.thing]}`) },
     {
       heading: 'Steps',
-      lines: laySteps({ ...how, layers, ...laying }).map(s => layWords(s, { ...how, layers })),
+      lines: [
+        ...laySteps({ ...how, layers, ...laying, habits }).map(s => layWords(s, { ...how, layers, habits })),
+        ...WAY_STEPS[way.id],
+      ],
     },
     ...(children ? [{ heading: 'With children', lines: WITH_CHILDREN }] : []),
   ];

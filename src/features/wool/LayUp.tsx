@@ -1,12 +1,20 @@
 import type { FormPlan } from '../../core/forms/formKind';
 import { layMethodOf } from '../../core/plan/layMethodOf';
+import type { Way } from '../../core/ways/way';
 import { FIBRE_LAYS, LAY_ORDERS, laySteps } from '../../core/wool/layOrder';
 import type { PieceContext } from '../../session/pieceContext';
 import { Choice } from '../../ui/Choice';
 import { Decorations } from './Decorations';
+import { HabitChoices } from '../../ui/HabitChoices';
 import { layWords } from '../../words/laying';
 
-const ORDER_WORDS = { all: 'all layers', two: 'two layers', one: 'one layer' } as const;
+const ORDER_WORDS = {
+  all: 'all layers',
+  two: 'two layers',
+  one: 'one layer',
+  'two-one': 'two, then one',
+  wide: 'never: one side, laid wide',
+} as const;
 const FIBRE_WORDS = {
   crossed: 'crossed',
   single: 'one way',
@@ -18,15 +26,16 @@ const FIBRE_WORDS = {
 export const LayUp = (props: {
   readonly context: PieceContext;
   readonly form: FormPlan;
+  readonly way: Way;
   readonly layers: number;
 }) => {
-  const { context, form, layers } = props;
-  const how = layMethodOf(form);
+  const { context, form, layers, way } = props;
+  const how = layMethodOf(form, way);
   const { build, faces } = how;
-  const { laying } = context.piece;
+  const { laying, habits } = context.piece;
   const put = (more: Partial<typeof laying>): void =>
     context.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
-  const steps = laySteps({ ...how, layers, ...laying });
+  const steps = laySteps({ ...how, layers, ...laying, habits });
   return (
     <div className="mb-4 flex flex-col gap-2">
       {faces > 1 && build === 'turned' && (
@@ -40,26 +49,36 @@ export const LayUp = (props: {
           />
         </div>
       )}
-      <div>
-        <p className="text-[13px] text-chalk">Fibre direction</p>
-        <Choice
-          label="Fibre direction"
-          value={laying.fibres}
-          options={FIBRE_LAYS.map(value => ({ value, text: FIBRE_WORDS[value] }))}
-          onChoose={fibres => put({ fibres })}
+      {!form.solid && (
+        <div>
+          <p className="text-[13px] text-chalk">Fibre direction</p>
+          <Choice
+            label="Fibre direction"
+            value={laying.fibres}
+            options={FIBRE_LAYS.map(value => ({ value, text: FIBRE_WORDS[value] }))}
+            onChoose={fibres => put({ fibres })}
+          />
+        </div>
+      )}
+      {!form.solid && (
+        <Decorations
+          decorations={laying.decorations}
+          faces={faces}
+          units={context.settings.units}
+          onChange={decorations => put({ decorations })}
         />
-      </div>
-      <Decorations
-        decorations={laying.decorations}
-        faces={faces}
-        units={context.settings.units}
-        onChange={decorations => put({ decorations })}
+      )}
+      <HabitChoices
+        ids={way.habits}
+        habits={habits}
+        size="dry"
+        onHabits={(next, label) => context.change(p => ({ ...p, habits: next }), { label })}
       />
       <details>
         <summary className="cursor-pointer py-1">{steps.length} steps of laying, in order</summary>
         <ol className="list-decimal pl-7 text-sm">
           {steps.map(s => (
-            <li key={s.id}>{layWords(s, { ...how, layers })}</li>
+            <li key={s.id}>{layWords(s, { ...how, layers, habits })}</li>
           ))}
         </ol>
       </details>

@@ -17,7 +17,11 @@ const Times = ({ times }: { readonly times: number }) =>
   ) : null;
 
 /** What is weighed for each layer of each face. */
-export const LayerPiles = ({ weigh, units, onResist }: PilesProps & { readonly onResist: boolean }) => {
+export const LayerPiles = ({
+  weigh,
+  units,
+  firstIs,
+}: PilesProps & { readonly firstIs: 'inside' | 'outside' | 'laid first' }) => {
   const mass = (g: number): string => scaleMass(g, weigh.stepG, units);
   const layers = weigh.faces[0]?.layers.map((_, i) => i) ?? [];
   return (
@@ -31,7 +35,7 @@ export const LayerPiles = ({ weigh, units, onResist }: PilesProps & { readonly o
             <tr key={i} className="border-b border-rim">
               <th scope="row" className="text-left text-base font-normal">
                 {i + 1}
-                {i === 0 && (onResist ? ' (inside)' : ' (laid first)')}
+                {i === 0 && ` (${firstIs})`}
               </th>
               {weigh.faces.map(f => (
                 <td key={f.name}>{mass(f.layers[i] ?? 0)}</td>

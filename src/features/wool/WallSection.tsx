@@ -49,13 +49,15 @@ const Stratum = (props: {
   );
 };
 
-/** The wall in section: the first layer laid is the inside, so it stands at the bottom, next to the resist. */
+/** The wall in section: the first layer laid stands at the bottom, next to the resist; it is the inside, unless the piece is turned. */
 export const WallSection = (props: {
   readonly face: FaceWeight;
   /** The colour of a layer, the one laid first at 0: of several wools, that of which there is most. */
   readonly colourOf: (layer: number) => string;
   readonly wayOf: (layer: number) => ReturnType<typeof fibreDirection>;
   readonly onResist: boolean;
+  /** True where it is turned inside out: what is laid first is the outside then. */
+  readonly isTurnedOut: boolean;
   readonly mass: (grams: number) => string;
 }) => {
   const { layers } = props.face;
@@ -81,7 +83,7 @@ export const WallSection = (props: {
         </pattern>
       </defs>
       <text x={70} y={13} className="fill-chalk text-[13px]">
-        outside, laid last
+        {props.isTurnedOut ? 'inside once it is turned, laid last' : 'outside, laid last'}
       </text>
       {layers.map((grams, i) => (
         <Stratum
@@ -102,7 +104,11 @@ export const WallSection = (props: {
         strokeWidth={3}
       />
       <text x={70} y={height - 6} className="fill-chalk text-[13px]">
-        {props.onResist ? 'resist: this is the inside of the piece' : 'the table: laid first'}
+        {props.isTurnedOut
+          ? 'resist: laid first, the outside once it is turned'
+          : props.onResist
+            ? 'resist: this is the inside of the piece'
+            : 'the table: laid first'}
       </text>
     </svg>
   );

@@ -2,6 +2,8 @@ import { useMemo, useState } from 'react';
 import { wayToLay } from '../../core/evenness/waysToLay';
 import { distinctFaces } from '../../core/forms/distinctFaces';
 import type { Polygon } from '../../core/outline/polygon';
+import { habitOf } from '../../core/ways/habits';
+import { wayOf } from '../../core/ways/register';
 import { pileList } from '../../core/wool/pileList';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
@@ -117,6 +119,8 @@ export const WoolView = () => {
   const { weigh, form } = plan.value;
   const { units } = context.settings;
   const onResist = form.outlineIs === 'resist';
+  const way = wayOf(plan.value.kind, form, context.piece.way);
+  const isTurnedOut = way.habits.includes('inside') && habitOf(context.piece.habits, 'inside') === 'last';
   const layers = weigh?.faces[0]?.layers.length ?? 1;
   const shown = Math.min(chosen, layers - 1);
   const facesDiffer = distinctFaces(form).length > 1;
@@ -175,13 +179,14 @@ export const WoolView = () => {
             )}
             {form.solid ? (
               <>
+                <LayUp context={context} form={form} way={way} layers={layers} />
                 <SolidPiles weigh={weigh} units={units} />
                 {context.piece.plan.pieces > 1 && <Batch pieces={context.piece.plan.pieces} />}
               </>
             ) : (
               <>
                 <LayerChoice layers={layers} shown={shown} way={look.wayOf(shown)} onShow={setChosen} />
-                <LayUp context={context} form={form} layers={layers} />
+                <LayUp context={context} form={form} way={way} layers={layers} />
                 <LayerColours context={context} layer={shown} />
                 {facesDiffer && (
                   <div className="mb-3">
@@ -193,7 +198,11 @@ export const WoolView = () => {
                     />
                   </div>
                 )}
-                <LayerPiles weigh={weigh} units={units} onResist={onResist} />
+                <LayerPiles
+                  weigh={weigh}
+                  units={units}
+                  firstIs={onResist ? (isTurnedOut ? 'outside' : 'inside') : 'laid first'}
+                />
               </>
             )}
             {weigh.scheme.length > 0 && !(form.solid && weigh.faces.length > 1) && (
@@ -212,6 +221,7 @@ export const WoolView = () => {
                 colourOf={colourOf}
                 wayOf={look.wayOf}
                 onResist={onResist}
+                isTurnedOut={isTurnedOut}
                 mass={g => scaleMass(g, weigh.stepG, units)}
               />
             )}
@@ -224,7 +234,7 @@ export const WoolView = () => {
                 context={context}
                 weigh={weigh}
                 form={form}
-                onResist={onResist}
+                way={way}
                 open={kits}
                 onOpenChange={setKits}
               />

@@ -1,0 +1,112 @@
+import { describe, expect, it } from 'vitest';
+import type { Act } from '../acts/act';
+import { progressForecast } from '../forecast/progressForecast';
+import { bottleSleeve } from '../forms/kinds/bottleSleeve';
+import { cushion } from '../forms/kinds/cushion';
+import { disc } from '../forms/kinds/disc';
+import { ball } from '../forms/kinds/ball';
+import { benchState } from '../log/benchState';
+import { logOf } from '../log/testing/logs';
+import { makePlan } from '../plan/makePlan';
+import { newPlan } from '../plan/newPlan';
+import type { FormKind } from '../forms/formKind';
+import type { Habits } from '../ways/habits';
+import { wayOf } from '../ways/register';
+import type { WayId } from '../forms/wayId';
+import { openingAct } from './openingAct';
+import type { ProposedAct } from './proposedAct';
+
+const formOf = (kind: FormKind) => {
+  const plan = makePlan(newPlan(kind));
+  if (!plan.ok) throw new Error(kind.kind);
+  return plan.value.form;
+};
+const SLEEVE = formOf(bottleSleeve);
+const CUSHION = formOf(cushion);
+const ROLL: ProposedAct = { act: 'roll', face: 1, directionDeg: 0, rolls: 30, reason: 'least-worked' };
+const STOP: ProposedAct = { act: 'stop', reason: 'firm-by-feel' };
+const PINCH: Act = { kind: 'pinch', grade: 2 };
+
+/** What belongs to the way, where that is next. */
+const after = (
+  of: { form?: typeof SLEEVE; way?: WayId; habits?: Habits; next?: ProposedAct },
+  ...acts: readonly Act[]
+): ProposedAct | null => {
+  const { form = SLEEVE, habits = {}, next = ROLL } = of;
+  const state = benchState(logOf(...acts));
+  const way = wayOf({}, form, of.way ?? null);
+  return openingAct(next, state, { forecast: progressForecast(form.gauges, state), form, way, habits });
+};
+/** A measuring so far on the way to the target, every line alike. */
+const measured = (form: typeof SLEEVE, share: number): Act => ({
+  kind: 'measure',
+  readings: Object.fromEntries(form.gauges.map(g => [g.id, g.laidMm * (g.wantedMm / g.laidMm) ** share])),
+});
+const OUT: Act = { kind: 'open', what: 'resist-out' };
+
+describe('opening by the right act', () => {
+  it('an open mouth needs no cut: the resist is pulled out; a closed one is cut first', () => {
+    const early = { habits: { resist: 'early' } } as const;
+    expect(after(early, PINCH, measured(SLEEVE, 0.2))).toMatchObject({ act: 'open', what: 'resist-out' });
+    const closed = { ...early, form: CUSHION };
+    expect(after(closed, PINCH, measured(CUSHION, 0.2))).toMatchObject({ act: 'open', what: 'cut' });
+    expect(after(closed, PINCH, measured(CUSHION, 0.2), { kind: 'open', what: 'cut' })).toMatchObject({
+      act: 'other',
+      kind: 'edge',
+      reason: 'edges-open',
+    });
+    // Not before the skin holds, nor before it has shrunk.
+    expect(after(early, measured(SLEEVE, 0.2))).toBeNull();
+    expect(after(early, PINCH, measured(SLEEVE, 0.1))).toBeNull();
+  });
+
+  it('by size it is later, and a cut not as late; at the end it is the last thing, measured or not', () => {
+    expect(after({}, PINCH, measured(SLEEVE, 0.8))).toBeNull();
+    expect(after({}, PINCH, measured(SLEEVE, 0.95))).toMatchObject({ act: 'open' });
+    expect(after({ form: CUSHION }, PINCH, measured(CUSHION, 0.75))).toMatchObject({ what: 'cut' });
+    const last = { habits: { resist: 'last' } } as const;
+    expect(after(last, PINCH, measured(SLEEVE, 0.95))).toBeNull();
+    expect(after({ ...last, next: STOP }, PINCH)).toMatchObject({ act: 'open', what: 'resist-out' });
+  });
+
+  it('its edges are rubbed at once, then the inside is worked; whoever works on is not asked again', () => {
+    expect(after({}, PINCH, OUT)).toMatchObject({ kind: 'edge' });
+    const edges: Act = { kind: 'edge', minutes: 2 };
+    expect(after({}, PINCH, OUT, edges)).toMatchObject({ kind: 'inside', reason: 'inside-next' });
+    expect(after({}, PINCH, OUT, edges, { kind: 'inside', minutes: 3 })).toBeNull();
+    expect(
+      after({}, PINCH, OUT, {
+        kind: 'roll',
+        face: 1,
+        directionDeg: 0,
+        rolls: 30,
+        cushion: 'mat',
+        pressure: 'arms',
+      }),
+    ).toBeNull();
+    // What was laid with the outside first is turned before that.
+    const turned = { habits: { inside: 'last' } } as const;
+    expect(after(turned, PINCH, OUT, edges)).toMatchObject({ kind: 'turnOut' });
+    expect(after(turned, PINCH, OUT, edges, { kind: 'turnOut' })).toMatchObject({ kind: 'inside' });
+  });
+
+  it('a sheet has nothing to take out; its edges are folded in once, or trimmed and healed last', () => {
+    const sheet = { form: formOf(disc), way: 'sheet' } as const;
+    expect(after({ ...sheet, next: STOP }, PINCH)).toBeNull();
+    const folded = { ...sheet, habits: { edges: 'folded' } } as const;
+    expect(after(folded, PINCH)).toMatchObject({ kind: 'edgesIn', reason: 'edges-now' });
+    expect(after(folded, PINCH, { kind: 'edgesIn' })).toBeNull();
+    const trimmed = { ...sheet, habits: { edges: 'trimmed' }, next: STOP } as const;
+    expect(after({ ...trimmed, next: ROLL }, PINCH)).toBeNull();
+    expect(after(trimmed, PINCH)).toMatchObject({ kind: 'trim' });
+    expect(after(trimmed, PINCH, { kind: 'trim' })).toMatchObject({ kind: 'edge' });
+    expect(after(trimmed, PINCH, { kind: 'trim' }, { kind: 'edge', minutes: 2 })).toBeNull();
+  });
+
+  it('the needle is last only for who uses it so', () => {
+    const bead = { form: formOf(ball), next: STOP } as const;
+    expect(after(bead)).toBeNull();
+    expect(after({ ...bead, habits: { needle: 'after' } })).toMatchObject({ kind: 'needle' });
+    expect(after({ ...bead, habits: { needle: 'after' } }, { kind: 'needle', minutes: 5 })).toBeNull();
+  });
+});

@@ -1,0 +1,85 @@
+import type { BenchState } from '../log/benchState';
+import type { Forecast } from '../forecast/forecast';
+import type { FormPlan } from '../forms/formKind';
+import { type Habits, habitOf } from '../ways/habits';
+import type { Way } from '../ways/way';
+import { resistComesOut } from './gates';
+import type { ProposedAct } from './proposedAct';
+
+/** Shares of the way to the target from which the resist comes out, early or by size; a cut heals worse later. Common practice. */
+const COMES_OUT = { early: { mouth: 0.15, cut: 0.15 }, size: { mouth: 0.9, cut: 0.7 } } as const;
+
+/** How far the line is that lags, of those that were read; 0 where none was. */
+const leastProgress = ({ gaugeProgress }: Forecast): number => {
+  const read = gaugeProgress.filter(s => s.measured);
+  return read.length === 0 ? 0 : Math.min(...read.map(s => s.progress));
+};
+
+interface Of {
+  readonly forecast: Forecast;
+  readonly form: FormPlan;
+  readonly way: Way;
+  readonly habits: Habits;
+}
+
+const minutes = (kind: string, count: number, reason: ProposedAct['reason']): ProposedAct => ({
+  act: 'other',
+  kind,
+  count,
+  reason,
+});
+
+/** What belongs to an opening, right after it: its edges, the inside, and turning out what was made so. */
+const afterOpening = (state: BenchState, { habits, form }: Of): ProposedAct | null => {
+  if (state.workSinceOpen !== 0) return null;
+  if (state.cutSinceEdges) return minutes('edge', 2, 'edges-open');
+  if (!state.isResistOut || resistComesOut(form) === 'none') return null;
+  if (habitOf(habits, 'inside') === 'last' && !state.isTurnedOut)
+    return { act: 'other', kind: 'turnOut', reason: 'made-inside-out' };
+  return minutes('inside', 3, 'inside-next');
+};
+
+/** The resist, when it is time for it: early, by size, or before the work ends. */
+const resistAct = (state: BenchState, { habits, form, forecast }: Of, isEnd: boolean): ProposedAct | null => {
+  const how = resistComesOut(form);
+  if (how === 'none' || state.isResistOut) return null;
+  const when = habitOf(habits, 'resist');
+  const skinHolds = (state.pinch ?? 0) >= 2 || (state.tests.finger ?? 0) >= 1;
+  const isTime = when !== 'last' && skinHolds && leastProgress(forecast) >= COMES_OUT[when][how];
+  if (!isEnd && !isTime) return null;
+  return { act: 'open', what: how === 'cut' && !state.isCut ? 'cut' : 'resist-out', reason: 'time-to-open' };
+};
+
+/** What is done last by who does it so: edges trimmed, details with the needle, a hat over its form. */
+const lastActs = (state: BenchState, { way, habits }: Of): ProposedAct | null => {
+  const has = (id: (typeof way.habits)[number]): boolean => way.habits.includes(id);
+  const done = (kind: string): boolean => (state.done[kind] ?? 0) > 0;
+  if (has('edges') && habitOf(habits, 'edges') === 'trimmed') {
+    if (!done('trim')) return { act: 'other', kind: 'trim', reason: 'edges-last' };
+    if (state.cutSinceEdges) return minutes('edge', 2, 'edges-open');
+  }
+  if (has('needle') && habitOf(habits, 'needle') === 'after' && !done('needle'))
+    return minutes('needle', 5, 'details-last');
+  if (way.kit.includes('form') && !done('onForm'))
+    return { act: 'other', kind: 'onForm', reason: 'form-last' };
+  return null;
+};
+
+/**
+ * What belongs to the way beside work and tests: edges folded in, the piece opened in time and by the right act, its edges and its
+ * inside seen to, and what is done last. Null where nothing of it is next.
+ * @param next what would be done else
+ */
+export const openingAct = (next: ProposedAct, state: BenchState, of: Of): ProposedAct | null => {
+  const opened = afterOpening(state, of);
+  if (opened) return opened;
+  const isEnd = next.act === 'stop';
+  // A length that does not fit is taken again before anything is cut.
+  if (next.reason === 'does-not-fit') return null;
+  const resist = resistAct(state, of, isEnd);
+  if (resist) return resist;
+  const folds = of.way.habits.includes('edges') && habitOf(of.habits, 'edges') === 'folded';
+  if (folds && next.act === of.way.shrink.kind && !(state.done['edgesIn'] ?? 0))
+    return { act: 'other', kind: 'edgesIn', reason: 'edges-now' };
+  return isEnd ? lastActs(state, of) : null;
+};
