@@ -1,4 +1,5 @@
 import { makePlan, type Plan } from '../core/plan/makePlan';
+import { dryLines } from '../core/plan/outcome';
 import type { PlanInput } from '../core/plan/planInput';
 import { ENTRY_VERSION, type Entry } from '../records/entry';
 import { newPlan } from '../core/plan/newPlan';
@@ -165,7 +166,7 @@ const resultOf = (sample: SamplePiece, plan: Plan, now: string): Piece['result']
   if (!sample.dry) return { readings: {}, grams: null, thicknessMm: null, finishedAt: null };
   const { along, across, kept, thicknessMm } = sample.dry;
   return {
-    readings: reading(plan.form.gauges, along, across),
+    readings: reading(dryLines(plan.form, {}), along, across),
     grams: Math.round((plan.laidGramsEach ?? 0) * kept),
     thicknessMm,
     finishedAt: at(now, sample.hoursAgo - 40),

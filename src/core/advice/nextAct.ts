@@ -185,9 +185,11 @@ export const nextAct = (
     /** The whole form: for what comes out of it, and what is done to its edges. */
     readonly plan?: FormPlan;
     readonly habits?: Habits;
+    /** Holes that must fit, once it is open, as they were last measured. */
+    readonly openings?: readonly GaugeProgress[];
   },
 ): ProposedAct => {
-  const { judge = 'tape', habits = {} } = of;
+  const { judge = 'tape', habits = {}, openings = [] } = of;
   const way = withFirming(of.way, habits);
   const first = early(state, of.faces, way);
   if (first) return first;
@@ -203,7 +205,8 @@ export const nextAct = (
       : of.model
         ? modelAct(state, of.model, { gaugeProgress: forecast.gaugeProgress, worked: of, test, way, shrink })
         : (atSize(state, forecast.gaugeProgress, { test, way }) ?? rolling(state, forecast, of));
-  const opening = of.plan && openingAct(next, state, { forecast, form: of.plan, way, habits });
+  const opening =
+    of.plan && openingAct(next, state, { forecast, form: of.plan, way, habits, openings, judge });
   if (opening) return opening;
   if (judge === 'drawing' && next.act === 'measure') return { ...next, act: 'compare' };
   return faultAct(next, state, { laid: of.form.laid.points, worked: of });

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { linesNow } from '../forms/fits';
+import type { Judge } from '../acts/vocabulary';
 import type { Act } from '../acts/act';
 import { progressForecast } from '../forecast/progressForecast';
+import { beret } from '../forms/kinds/beret';
 import { bottleSleeve } from '../forms/kinds/bottleSleeve';
 import { cushion } from '../forms/kinds/cushion';
 import { disc } from '../forms/kinds/disc';
@@ -29,13 +32,16 @@ const PINCH: Act = { kind: 'pinch', grade: 2 };
 
 /** What belongs to the way, where that is next. */
 const after = (
-  of: { form?: typeof SLEEVE; way?: WayId; habits?: Habits; next?: ProposedAct },
+  of: { form?: typeof SLEEVE; way?: WayId; habits?: Habits; next?: ProposedAct; judge?: Judge },
   ...acts: readonly Act[]
 ): ProposedAct | null => {
-  const { form = SLEEVE, habits = {}, next = ROLL } = of;
+  const { form = SLEEVE, habits = {}, next = ROLL, judge = 'tape' } = of;
   const state = benchState(logOf(...acts));
   const way = wayOf({}, form, of.way ?? null);
-  return openingAct(next, state, { forecast: progressForecast(form.gauges, state), form, way, habits });
+  const lines = linesNow(form, state.isCut);
+  const openings = progressForecast(lines.openings, state).gaugeProgress;
+  const forecast = progressForecast(form.gauges, state);
+  return openingAct(next, state, { forecast, form, way, habits, openings, judge });
 };
 /** A measuring so far on the way to the target, every line alike. */
 const measured = (form: typeof SLEEVE, share: number): Act => ({
@@ -108,5 +114,31 @@ describe('opening by the right act', () => {
     expect(after(bead)).toBeNull();
     expect(after({ ...bead, habits: { needle: 'after' } })).toMatchObject({ kind: 'needle' });
     expect(after({ ...bead, habits: { needle: 'after' } }, { kind: 'needle', minutes: 5 })).toBeNull();
+  });
+});
+
+describe('holes that must fit', () => {
+  const HAT = formOf(beret);
+  const open: readonly Act[] = [PINCH, OUT, { kind: 'inside', minutes: 3 }];
+  const end = { form: HAT, way: 'hands', next: STOP } as const;
+  const hole = (H: number, F: number): Act => ({ kind: 'measure', readings: { H, F } });
+
+  it('are measured before the end by whoever uses a tape, and stretched or drawn in until they fit', () => {
+    expect(after(end, ...open)).toMatchObject({ act: 'measure', reason: 'must-fit' });
+    expect(after(end, ...open, hole(500, 570))).toMatchObject({
+      act: 'stretch',
+      about: { gauge: { id: 'H' } },
+    });
+    expect(after(end, ...open, hole(540, 540))).toMatchObject({
+      act: 'stretch',
+      about: { gauge: { id: 'F' } },
+    });
+    expect(after(end, ...open, hole(600, 640))).toMatchObject({ kind: 'edge', reason: 'hole-wide' });
+    expect(after(end, ...open, hole(540, 570))).toMatchObject({ kind: 'onForm' });
+  });
+
+  it('are not asked for by feel, nor in the middle of the work', () => {
+    expect(after({ ...end, judge: 'feel' }, ...open)).toMatchObject({ kind: 'onForm' });
+    expect(after({ ...end, next: ROLL }, ...open)).toBeNull();
   });
 });

@@ -1,9 +1,11 @@
 import type { BenchState } from '../log/benchState';
-import type { Forecast } from '../forecast/forecast';
+import type { Judge } from '../acts/vocabulary';
+import type { Forecast, GaugeProgress } from '../forecast/forecast';
 import type { FormPlan } from '../forms/formKind';
 import { type Habits, habitOf } from '../ways/habits';
 import type { Way } from '../ways/way';
 import { resistComesOut } from './gates';
+import { SIZE_TOLERANCE } from '../tolerances';
 import type { ProposedAct } from './proposedAct';
 
 /** Shares of the way to the target from which the resist comes out, early or by size; a cut heals worse later. Common practice. */
@@ -20,6 +22,9 @@ interface Of {
   readonly form: FormPlan;
   readonly way: Way;
   readonly habits: Habits;
+  readonly judge: Judge;
+  /** Holes that must fit, once it is open, as they were last measured. */
+  readonly openings: readonly GaugeProgress[];
 }
 
 const minutes = (kind: string, count: number, reason: ProposedAct['reason']): ProposedAct => ({
@@ -48,6 +53,17 @@ const resistAct = (state: BenchState, { habits, form, forecast }: Of, isEnd: boo
   const isTime = when !== 'last' && skinHolds && leastProgress(forecast) >= COMES_OUT[when][how];
   if (!isEnd && !isTime) return null;
   return { act: 'open', what: how === 'cut' && !state.isCut ? 'cut' : 'resist-out', reason: 'time-to-open' };
+};
+
+/** A hole is measured where it was not yet, stretched where it is too small, and rubbed where it is too large. */
+const holeAct = ({ openings, judge }: Of): ProposedAct | null => {
+  if (judge === 'tape' && openings.some(o => !o.measured)) return { act: 'measure', reason: 'must-fit' };
+  for (const about of openings.filter(o => o.measured)) {
+    const { nowMm, gauge } = about;
+    if (nowMm < gauge.wantedMm * (1 - SIZE_TOLERANCE)) return { act: 'stretch', reason: 'hole-small', about };
+    if (nowMm > gauge.wantedMm * (1 + SIZE_TOLERANCE)) return { ...minutes('edge', 2, 'hole-wide'), about };
+  }
+  return null;
 };
 
 /** What is done last by who does it so: edges trimmed, details with the needle, a hat over its form. */
@@ -81,5 +97,5 @@ export const openingAct = (next: ProposedAct, state: BenchState, of: Of): Propos
   const folds = of.way.habits.includes('edges') && habitOf(of.habits, 'edges') === 'folded';
   if (folds && next.act === of.way.shrink.kind && !(state.done['edgesIn'] ?? 0))
     return { act: 'other', kind: 'edgesIn', reason: 'edges-now' };
-  return isEnd ? lastActs(state, of) : null;
+  return isEnd ? (holeAct(of) ?? lastActs(state, of)) : null;
 };

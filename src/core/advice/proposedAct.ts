@@ -36,6 +36,10 @@ export type Reason =
   | 'made-inside-out'
   /** The skin holds: the edges of a sheet can be folded in. */
   | 'edges-now'
+  /** What must fit is measured, now that it is open. */
+  | 'must-fit'
+  | 'hole-small'
+  | 'hole-wide'
   | 'edges-last'
   | 'details-last'
   | 'form-last'

@@ -24,9 +24,9 @@ export interface FormForModel {
 /** Forms whose laid edge nothing marks. */
 const FUZZY: ReadonlySet<FormPlan['outlineIs']> = new Set(['layout', 'cloth']);
 
-/** What the model needs to know of a form. */
-export const formForModel = (form: FormPlan): FormForModel => ({
-  gauges: form.gauges,
+/** What the model needs to know of a form; @param gauges its lines, where those of now are others than those it was laid with */
+export const formForModel = (form: FormPlan, gauges: readonly Gauge[] = form.gauges): FormForModel => ({
+  gauges,
   isSolid: Boolean(form.solid),
   isFuzzy: FUZZY.has(form.outlineIs),
 });

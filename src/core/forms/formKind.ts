@@ -1,3 +1,4 @@
+import type { FitSpec, LineKind } from './fitSpec';
 import type { WayId } from './wayId';
 import type { IssueCode } from '../issues';
 import type { FinishedMm, LaidMm, Mm } from '../quantity';
@@ -55,6 +56,8 @@ export interface Gauge {
   /** Ends of the line on the laid outline, mm. */
   readonly from: Point;
   readonly to: Point;
+  /** What kind of length it is; of the felt when left out. */
+  readonly how?: LineKind;
 }
 
 /** A point on the drawing that can be dragged to change a measure. */
@@ -137,6 +140,10 @@ export interface FormPlan {
   readonly laid: MarkedOutline;
   readonly faces: readonly Face[];
   readonly gauges: readonly Gauge[];
+  /** What must fit, measured once it is open. */
+  readonly fits: readonly Gauge[];
+  /** Which of the gauges are gone once it is open. */
+  readonly closedLines: readonly string[];
   readonly handles: readonly Handle[];
   readonly cuts: readonly NamedLine[];
   readonly folds: readonly NamedLine[];
@@ -163,6 +170,8 @@ export interface FormPlan {
 /** What a form says when it has nothing particular to say. */
 export const PLAIN = {
   trouble: null,
+  fits: [],
+  closedLines: [],
   cuts: [],
   folds: [],
   openings: [],
@@ -238,6 +247,10 @@ export interface FormKind extends Offer {
   };
   /** For a form whose measures hang together: all of them after one was set. */
   readonly settle?: (measures: Measures, changed: string) => Measures;
+  /** What must fit once it is open; the gauges alone when left out. */
+  readonly fits?: (measures: Measures) => readonly FitSpec[];
+  /** Which gauges can only be measured while it is closed. */
+  readonly closedLines?: readonly string[];
   /** Rules between measures, in words; null when they hold. */
   readonly objection: (measures: Measures) => string | null;
   readonly plan: (measures: Measures, laying: LayingTransform, outline: DrawnOutline | null) => FormPlan;

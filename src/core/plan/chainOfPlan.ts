@@ -1,6 +1,7 @@
 import { heldValues } from '../chain/relax';
+import { fitsOf } from '../forms/fits';
 import type { ChainContext, PartialChain } from '../chain/quantities';
-import type { FormKind, FormPlan, Measures } from '../forms/formKind';
+import type { FormKind, FormPlan, LayingTransform, Measures } from '../forms/formKind';
 import { hasRoomInside, insideMeasures } from '../forms/insideMeasures';
 import { measuresAtSize } from '../forms/scaleMeasures';
 import { type AxisShrinkage, mm, shrinkage } from '../quantity';
@@ -40,16 +41,14 @@ export const formLayer = (kind: FormKind, input: PlanInput, of: FormLaying): Lay
     const measures = measuresAt(kind, input, { sizeMm, along: s.along });
     const isOutside = input.form.measuredOn === 'outside';
     if (isOutside && !hasRoomInside(kind, measures, of.wallMm)) return null;
-    const form = kind.plan(
-      isOutside ? insideMeasures(kind, measures, of.wallMm) : measures,
-      {
-        factor: { along: shrinkageFactor(s.along), across: shrinkageFactor(s.across) },
-        foldOverMm: mm(input.foldOverMm),
-        resistMm: mm(input.resistMm),
-        ...(of.finenessMm === undefined ? {} : { finenessMm: of.finenessMm }),
-      },
-      input.form.outline,
-    );
+    const inside = isOutside ? insideMeasures(kind, measures, of.wallMm) : measures;
+    const laying: LayingTransform = {
+      factor: { along: shrinkageFactor(s.along), across: shrinkageFactor(s.across) },
+      foldOverMm: mm(input.foldOverMm),
+      resistMm: mm(input.resistMm),
+      ...(of.finenessMm === undefined ? {} : { finenessMm: of.finenessMm }),
+    };
+    const form = { ...kind.plan(inside, laying, input.form.outline), ...fitsOf(kind, inside, laying) };
     return isFinite(form) ? form : null;
   };
   return (sizeMm, s) => {
@@ -63,12 +62,12 @@ export const formLayer = (kind: FormKind, input: PlanInput, of: FormLaying): Lay
 };
 
 /** Whether every figure of a form that goes on is a number: no NaN of an odd measure passes. */
-const isFinite = ({ faces, gauges, finishedMm2, solid }: FormPlan): boolean =>
+const isFinite = ({ faces, gauges, fits, finishedMm2, solid }: FormPlan): boolean =>
   [
     finishedMm2,
     solid?.feltMm3 ?? 0,
     ...faces.map(f => f.woolMm2),
-    ...gauges.flatMap(g => [g.laidMm, g.wantedMm]),
+    ...[...gauges, ...fits].flatMap(g => [g.laidMm, g.wantedMm]),
   ].every(Number.isFinite);
 
 /** Area of all faces with fold-over, m². */

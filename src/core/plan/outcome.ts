@@ -39,6 +39,15 @@ const mean = (values: readonly number[]): number | null =>
 
 const present = (values: ReadonlyArray<number | null>): number[] => values.filter(v => v !== null);
 
+/**
+ * The lines that are measured when it is dry: those of the closed piece that are still there, or were read all the same, and what
+ * must fit.
+ */
+export const dryLines = (form: FormPlan, readings: DryMeasures['readings']): readonly Gauge[] => [
+  ...form.gauges.filter(g => !form.closedLines.includes(g.id) || typeof readings[g.id] === 'number'),
+  ...form.fits,
+];
+
 /** Share of the laid wool that lies in the wall; the rest is fold-over and ends in the seam. */
 const wallShare = (form: FormPlan): number => {
   const sum = (of: (f: FormPlan['faces'][number]) => number): number =>
@@ -52,7 +61,7 @@ const wallShare = (form: FormPlan): number => {
  * the plan. Source: definitions.
  */
 export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | null): Outcome => {
-  const gauges = form.gauges.map(gauge => {
+  const gauges = dryLines(form, dry.readings).map(gauge => {
     const dryMm = dry.readings[gauge.id] ?? null;
     return {
       gauge,
@@ -60,8 +69,9 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
       shrinkage: dryMm === null ? null : measuredShrinkage(gauge.laidMm, finishedMm(dryMm)),
     };
   });
+  const felt = gauges.filter(o => (o.gauge.how ?? 'felt') === 'felt');
   const of = (axis: 'along' | 'across'): GaugeOutcome[] =>
-    gauges.filter(o => gaugeAxis(o.gauge.directionDeg) === axis);
+    felt.filter(o => gaugeAxis(o.gauge.directionDeg) === axis);
   const ratio = (os: readonly GaugeOutcome[]): number | null =>
     mean(present(os.map(o => (o.dryMm === null ? null : o.dryMm / o.gauge.wantedMm))));
   const [lengthwise, crosswise] = [ratio(of('along')), ratio(of('across'))];

@@ -50,7 +50,7 @@ export const BenchPanel = (props: {
           form={plan.form}
           pieceId={context.piece.id}
           gaugeProgress={gaugeProgressOfAll(
-            standing.forecast.gaugeProgress,
+            [...standing.forecast.gaugeProgress, ...standing.openings],
             standing.state.now,
             context.piece.plan.pieces,
           )}
@@ -116,7 +116,12 @@ export const BenchPanel = (props: {
     case 'curve':
       return (
         <PanelFrame title="How it shrinks under work" label="Curve" onCancel={close} back="Back">
-          <Curve context={context} plan={plan} ahead={standing.model?.pieceForecast.ahead ?? []} />
+          <Curve
+            context={context}
+            plan={plan}
+            gauges={standing.gauges}
+            ahead={standing.model?.pieceForecast.ahead ?? []}
+          />
         </PanelFrame>
       );
     case 'more':

@@ -114,8 +114,9 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
           forecast={standing.forecast}
           units={context.settings.units}
           model={standing.model}
+          openings={standing.openings}
           unequal={unequalIn(
-            plan.form.gauges.map(g => g.id),
+            standing.forecast.gaugeProgress.map(s => s.gauge.id),
             state.now,
             context.piece.plan.pieces,
           )}

@@ -1,9 +1,10 @@
 import { lazy, Suspense } from 'react';
 import { priorCurve, curveEnds, meanCurve, readCurves } from '../../core/felting/curve';
+import type { Plan } from '../../core/plan/makePlan';
+import type { Gauge } from '../../core/forms/formKind';
 import type { PieceForecast } from '../../core/felting/forecastPiece';
 import { formForModel } from '../../core/felting/feltingRecordOf';
 import { planOf } from '../../core/plan/planOf';
-import type { Plan } from '../../core/plan/makePlan';
 import { showShare } from '../../core/units/units';
 import type { PieceContext } from '../../session/pieceContext';
 import { useLogs } from '../../session/useLogs';
@@ -24,10 +25,13 @@ const percent = (share: number): string => showShare(share);
 export const Curve = ({
   context,
   plan,
+  gauges,
   ahead,
 }: {
   readonly context: PieceContext;
   readonly plan: Plan;
+  /** Its lines as they are now. */
+  readonly gauges: readonly Gauge[];
   /** The way ahead, from now; empty where it is not known or nothing is left. */
   readonly ahead: PieceForecast['ahead'];
 }) => {
@@ -37,7 +41,7 @@ export const Curve = ({
     .filter(p => p.id !== piece.id && p.woolId !== null && p.woolId === piece.woolId)
     .slice(0, MOST_EARLIER);
   const logs = useLogs(earlier.map(p => p.id));
-  const formed = formForModel(plan.form);
+  const formed = formForModel(plan.form, gauges);
   const own = readCurves(entries, formed);
   const { wanted: level, done } = curveEnds(entries, formed);
   const fan = ahead.map(({ work, share }) => ({ x: done + work, ...share }));

@@ -56,10 +56,13 @@ export const GaugeStatus = ({
   units,
   model,
   unequal,
+  openings,
 }: {
   readonly forecast: Forecast;
   readonly units: UnitSystem;
   readonly model: ModelAnswer | null;
+  /** Holes that must fit, once it is open. */
+  readonly openings: readonly GaugeProgress[];
   /** How many alike that came out unequal. */
   readonly unequal: Unequal | null;
 }) => (
@@ -83,6 +86,18 @@ export const GaugeStatus = ({
           {s.gauge.name}
           {model && <Predicted gaugeNow={s} model={model} at={g} units={units} />}
         </p>
+      </li>
+    ))}
+    {openings.map(({ gauge, nowMm, measured }) => (
+      <li key={gauge.id} className="flex items-baseline gap-2">
+        <span className="text-2xl font-semibold">{gauge.id}</span>
+        <span className={`text-3xl font-semibold ${measured ? 'text-now' : 'text-chalk'}`}>
+          {measured ? showFigure(nowMm, 'length', { units }) : '–'}
+        </span>
+        <span className="text-lg text-chalk">for</span>
+        <span className="text-2xl text-wanted">{showFigure(gauge.wantedMm, 'length', { units })}</span>
+        <span className="text-chalk">{homeUnit('length', units)}</span>
+        <span className="text-sm text-chalk">{gauge.name}</span>
       </li>
     ))}
     <li className="text-sm text-chalk">Per cent: how far from laid to target.</li>

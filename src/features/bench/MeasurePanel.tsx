@@ -8,7 +8,7 @@ import { pieceScene } from '../../drawing/scene';
 import { useKeptDraft } from '../../session/useKeptDraft';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { readingQuestion } from '../../core/advice/readingQuestion';
-import { questionWords } from '../../words/readings';
+import { HOW_TO_MEASURE, questionWords } from '../../words/readings';
 import { Button } from '../../ui/Button';
 import { GreatPlace, UndoPlace } from './BenchFrame';
 
@@ -52,6 +52,14 @@ const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string
   );
 };
 
+/** What the keys begin with: the last length; of a hole that was never measured what it is to have, of felt what the others say. */
+const offeredMm = ({ gauge, measured, nowMm }: GaugeProgress, all: readonly GaugeProgress[]): number => {
+  if (measured) return nowMm;
+  if ((gauge.how ?? 'felt') !== 'felt') return gauge.wantedMm;
+  const shares = all.filter(s => s.measured).map(s => s.nowMm / s.gauge.laidMm);
+  return shares.length === 0 ? nowMm : gauge.laidMm * (shares.reduce((a, b) => a + b, 0) / shares.length);
+};
+
 export interface MeasurePanelProps {
   readonly form: FormPlan;
   readonly pieceId: string;
@@ -73,8 +81,11 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
   const typedMm = draft.typed === '' ? null : parseQuantity(draft.typed, 'length', draft.units);
   const typed =
     draft.units === units || typedMm === null ? draft.typed : showFigure(typedMm, 'length', { units });
-  const mm = typed === '' ? (gaugeNow?.nowMm ?? null) : typedMm;
-  const question = gaugeNow && mm !== null && typed.length > 1 ? readingQuestion(gaugeNow, mm) : null;
+  const offered = gaugeNow && offeredMm(gaugeNow, gaugeProgress);
+  const mm = typed === '' ? (offered ?? null) : typedMm;
+  const isFelt = (gaugeNow?.gauge.how ?? 'felt') === 'felt';
+  const question =
+    gaugeNow && isFelt && mm !== null && typed.length > 1 ? readingQuestion(gaugeNow, mm) : null;
   const asked = gaugeNow && question ? questionWords(question, gaugeNow.gauge, units) : null;
 
   const type = (text: string): void => setKept({ ...draft, typed: text, units });
@@ -130,7 +141,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <span className="font-semibold">
           {gaugeNow.gauge.id}, {gaugeNow.gauge.name}.
         </span>{' '}
-        <span className="text-chalk">Lay it flat, without stretching.</span>
+        <span className="text-chalk">{HOW_TO_MEASURE[gaugeNow.gauge.how ?? 'felt']}</span>
       </p>
       <div className="flex items-center gap-6">
         <LitGauge form={form} lit={gaugeNow.gauge.id.split('/')[0] ?? gaugeNow.gauge.id} />
@@ -139,14 +150,14 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
             className={`block text-right text-7xl leading-none font-semibold sm:text-8xl ${typed === '' ? 'text-chalk' : ''}`}
             aria-label={`${gaugeNow.gauge.id} now`}
           >
-            {typed === '' ? showFigure(gaugeNow.nowMm, 'length', { units: units }) : typed}
+            {typed === '' ? showFigure(offered ?? gaugeNow.nowMm, 'length', { units: units }) : typed}
             <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('length', units)}</span>
           </output>
           <p role="status" className={`min-h-7 text-lg sm:min-h-14 ${asked ? 'text-ink' : 'text-chalk'}`}>
             {asked ??
               (typed !== '' && !good
                 ? 'That is not a length.'
-                : `last ${showQuantity(gaugeNow.nowMm, 'length', units)}, target ${showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}`)}
+                : `${gaugeNow.measured || isFelt ? `last ${showQuantity(gaugeNow.nowMm, 'length', units)}, ` : ''}target ${showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}`)}
           </p>
         </div>
       </div>

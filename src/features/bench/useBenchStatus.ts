@@ -4,6 +4,7 @@ import { nextAct, workOn } from '../../core/advice/nextAct';
 import { recipeAct } from '../../core/advice/recipeAct';
 import { benchState } from '../../core/log/benchState';
 import { progressForecast } from '../../core/forecast/progressForecast';
+import { linesNow } from '../../core/forms/fits';
 import { wettedWhileLaid } from '../../core/wool/layProgress';
 import { actsOf, wayOf } from '../../core/ways/register';
 import { followed } from '../../core/recipe/following';
@@ -17,6 +18,9 @@ import { usePieceForecast } from './usePieceForecast';
 
 /** What needs no model: the felt is not rolled yet. */
 const EARLY: ReadonlySet<Reason> = new Set(['dry-face', 'no-skin-yet', 'skin-to-test']);
+
+/** What a hole asks for that must fit: where that is put off, the rest goes on. */
+const OPENINGS: ReadonlySet<Reason> = new Set(['must-fit', 'hole-small']);
 
 /** Sides of a sheet. */
 const FRONT_AND_BACK: readonly number[] = [1, 2];
@@ -32,8 +36,17 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     () => benchState(context.entries, wettedWhileLaid(context.layings.map(e => e.act))),
     [context.entries, context.layings],
   );
-  const forecast = useMemo(() => progressForecast(plan.form.gauges, state), [plan.form, state]);
-  const { model, isPending, failure } = usePieceForecast(context, plan, { water: state.water ?? 'hot', way });
+  const lines = useMemo(() => linesNow(plan.form, state.isCut), [plan.form, state.isCut]);
+  const forecast = useMemo(
+    () => progressForecast(lines.modelled.slice(0, lines.measurable), state),
+    [lines, state],
+  );
+  const openings = useMemo(() => progressForecast(lines.openings, state).gaugeProgress, [lines, state]);
+  const { model, isPending, failure } = usePieceForecast(context, plan, {
+    water: state.water ?? 'hot',
+    way,
+    lines,
+  });
   const { setOfRolls } = context.settings;
   const { recipe } = context.piece;
   const following = useMemo(
@@ -49,14 +62,17 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     [recipe, context.entries, context.layings, faces, legs, judge, way.hasDirections],
   );
   const worked = { faces, legs, setOfRolls, way };
-  const alone = nextAct(state, forecast, {
-    ...worked,
-    model,
-    form: plan.form,
-    plan: plan.form,
-    judge,
-    habits: context.piece.habits,
-  });
+  const advise = (holes: typeof openings) =>
+    nextAct(state, forecast, {
+      ...worked,
+      model,
+      form: plan.form,
+      plan: plan.form,
+      openings: holes,
+      judge,
+      habits: context.piece.habits,
+    });
+  const alone = advise(openings);
   const proposed = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
   const wording: PieceWording = {
     faces: faces.length,
@@ -78,9 +94,13 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     legs,
     state,
     forecast,
+    /** Its lines as they are now. */
+    gauges: lines.modelled,
+    /** Holes that must fit, once it is open. */
+    openings,
     proposed,
     /** What is done where that is put off: the work goes on. */
-    onward: workOn(state, forecast, worked),
+    onward: OPENINGS.has(alone.reason) ? advise([]) : workOn(state, forecast, worked),
     following,
     model,
     failure,

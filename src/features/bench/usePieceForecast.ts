@@ -4,6 +4,7 @@ import type { Water } from '../../core/acts/vocabulary';
 import { shrinkOf, workOfOne } from '../../core/ways/shrinkOf';
 import type { Way } from '../../core/ways/way';
 import { feltingRecordOf, formForModel } from '../../core/felting/feltingRecordOf';
+import type { LinesNow } from '../../core/forms/fits';
 import type { Plan } from '../../core/plan/makePlan';
 import { SIZE_TOLERANCE } from '../../core/tolerances';
 import { valueOf } from '../../session/jobError';
@@ -18,7 +19,7 @@ import { usePrior } from './usePrior';
 export const usePieceForecast = (
   context: PieceContext,
   plan: Plan,
-  of: { readonly water: Water; readonly way: Way },
+  of: { readonly water: Water; readonly way: Way; readonly lines: LinesNow },
 ): {
   readonly model: ModelAnswer | null;
   readonly isPending: boolean;
@@ -27,18 +28,19 @@ export const usePieceForecast = (
 } => {
   const { workers } = useWorkshop();
   const { form } = plan;
-  const { water, way } = of;
+  const { water, way, lines } = of;
+  const gauges = lines.modelled;
   const { pace } = context.settings;
   const { hasDirections } = way;
   const { belief, ownShare, pieces } = usePrior(context);
-  const record = feltingRecordOf(context.entries, formForModel(form), belief);
+  const record = feltingRecordOf(context.entries, formForModel(form, gauges), belief);
   const shrink = shrinkOf(way, form.gauges);
   const perUnit = workOfOne(shrink.kind, context.settings, water);
   // What is not rolled is planned in reference rolls, and told in its own minutes.
   const intensity = shrink.kind === 'roll' ? perUnit : 1;
   const goal = {
     targets: {
-      wanted: form.gauges.map(g => Math.log(g.wantedMm / g.laidMm)),
+      wanted: gauges.map(g => Math.log(g.wantedMm / g.laidMm)),
       tolerance: SIZE_TOLERANCE,
     },
     intensity,
@@ -54,7 +56,7 @@ export const usePieceForecast = (
     retry: 1,
   });
   const model: ModelAnswer | null =
-    data && data.measurings === record.intervals.length && data.now.length === form.gauges.length
+    data && data.measurings === record.intervals.length && data.now.length === gauges.length
       ? {
           pieceForecast: data,
           intensity,

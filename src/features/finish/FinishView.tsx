@@ -2,7 +2,7 @@ import { laidGrams } from '../../core/wool/laidGrams';
 import { pieceWools } from '../../records/piece';
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
-import { dryShare, outcome, type Outcome } from '../../core/plan/outcome';
+import { dryLines, dryShare, outcome, type Outcome } from '../../core/plan/outcome';
 import { type Dimension, homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene } from '../../drawing/scene';
 import type { Piece } from '../../records/piece';
@@ -51,7 +51,7 @@ const DryFields = ({ context, plan }: { readonly context: PieceContext; readonly
   const { result } = context.piece;
   return (
     <div className="grid grid-cols-2 items-end gap-x-6 gap-y-3">
-      {plan.form.gauges.map(g => (
+      {dryLines(plan.form, result.readings).map(g => (
         <DryField
           key={g.id}
           context={context}

@@ -47,6 +47,22 @@ export const bellHat: FormKind = {
     lengthSpec('brimGirth', 'Brim girth', { hint: 'around the edge of the brim', min: 250, max: 2500 }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'hair and a band' }),
   ],
+  fits: m => [
+    {
+      id: 'H',
+      name: 'head opening, around the inside',
+      wanted: measure(m, 'head') + measure(m, 'ease'),
+      axis: 'both',
+      how: 'hole',
+    },
+    {
+      id: 'F',
+      name: 'head opening, drawn over a fist',
+      wanted: measure(m, 'head'),
+      axis: 'both',
+      how: 'drawn-over',
+    },
+  ],
   objection: m => {
     if (measure(m, 'depth') * CROWN_SHARE <= (measure(m, 'head') + measure(m, 'ease')) / (2 * Math.PI))
       return 'The crown is too shallow to span this head.';

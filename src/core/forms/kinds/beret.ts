@@ -47,6 +47,16 @@ export const beret: FormKind = {
       allowance: true,
     },
   ],
+  fits: m => [
+    { id: 'H', name: 'head opening, around the inside', wanted: holeGirth(m), axis: 'both', how: 'hole' },
+    {
+      id: 'F',
+      name: 'head opening, drawn over a fist',
+      wanted: measure(m, 'head'),
+      axis: 'both',
+      how: 'drawn-over',
+    },
+  ],
   objection: m =>
     holeGirth(m) / Math.PI > measure(m, 'diameter') * 0.95
       ? 'The hole is as wide as the beret: make it wider.'

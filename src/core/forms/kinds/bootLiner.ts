@@ -80,6 +80,22 @@ export const bootLiner: FormKind = {
     allowanceSpec('toe', 'Room at the toe', { hint: 'so that the toes do not touch', max: 40 }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'for a sock', max: 80 }),
   ],
+  fits: m => [
+    {
+      id: 'L',
+      name: 'inside, from heel to toe',
+      wanted: measure(m, 'foot') + measure(m, 'toe'),
+      axis: 'along',
+      how: 'felt',
+    },
+    {
+      id: 'T',
+      name: 'top, lying flat',
+      wanted: (measure(m, 'top') + measure(m, 'ease')) / 2,
+      axis: 'along',
+      how: 'felt',
+    },
+  ],
   objection: m =>
     measure(m, 'height') < ankleHeight(m) + SHAFT_MM
       ? 'The shaft ends below the ankle: make it higher, or choose a slipper.'

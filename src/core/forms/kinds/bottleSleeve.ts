@@ -53,6 +53,15 @@ export const bottleSleeve: FormKind = {
     lengthSpec('collar', 'Collar', { hint: 'straight part at the mouth', min: 5, max: 500 }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'so that it slips on' }),
   ],
+  fits: m => [
+    {
+      id: 'N',
+      name: 'neck, drawn over a fist',
+      wanted: measure(m, 'neck') + measure(m, 'ease'),
+      axis: 'across',
+      how: 'drawn-over',
+    },
+  ],
   objection: m =>
     measure(m, 'neck') > measure(m, 'body') ? 'The neck is wider than the body: measure them again.' : null,
   plan: (m, laying) => {

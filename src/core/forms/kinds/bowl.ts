@@ -31,6 +31,10 @@ export const bowl: FormKind = {
     lengthSpec('base', 'Base', { hint: 'diameter', min: 5, max: 2000, outside: OUTSIDE.across }),
     lengthSpec('height', 'Height', { hint: 'base to rim', min: 5, max: 1500, outside: OUTSIDE.fromEnd }),
   ],
+  fits: m => [
+    { id: 'M', name: 'mouth, from rim to rim', wanted: measure(m, 'mouth'), axis: 'both', how: 'hole' },
+    { id: 'H', name: 'height, base to rim', wanted: measure(m, 'height'), axis: 'both', how: 'hole' },
+  ],
   objection: () => null,
   plan: (m, laying) => {
     const [mouth, base, diameter] = [measure(m, 'mouth'), measure(m, 'base'), discOf(m)];

@@ -41,6 +41,10 @@ export const cone: FormKind = {
     }),
     hemSpec(),
   ],
+  fits: m => [
+    { id: 'H', name: 'height, standing', wanted: measure(m, 'height'), axis: 'along', how: 'felt' },
+    { id: 'M', name: 'base, from rim to rim', wanted: measure(m, 'base'), axis: 'across', how: 'felt' },
+  ],
   objection: () => null,
   plan: (m, laying) => {
     const s = stationsOf(profile(m));

@@ -41,6 +41,15 @@ export const cosy: FormKind = {
     }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'so that it lifts off without catching' }),
   ],
+  fits: m => [
+    {
+      id: 'M',
+      name: 'open edge, lying flat',
+      wanted: (measure(m, 'hem') + measure(m, 'ease')) / 2,
+      axis: 'across',
+      how: 'felt',
+    },
+  ],
   objection: () => null,
   plan: (m, laying) => {
     const s = stations(m);

@@ -29,6 +29,9 @@ export const cushion: FormKind = {
       ],
     }),
   ],
+  fits: m => [
+    { id: 'O', name: 'opening, along the cut', wanted: measure(m, 'cut'), axis: 'along', how: 'hole' },
+  ],
   objection: m => (measure(m, 'cut') > measure(m, 'width') ? 'The opening is longer than the edge.' : null),
   plan: (m, laying) => {
     const [length, width, cut] = [measure(m, 'length'), measure(m, 'width'), measure(m, 'cut')];

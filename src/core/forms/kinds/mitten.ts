@@ -86,6 +86,22 @@ export const mitten: FormKind = {
     allowanceSpec('ease', 'Ease of girth', { hint: 'room to move and to slip in' }),
     allowanceSpec('tip', 'Room at the tips', { hint: 'so that the fingers do not push through', max: 60 }),
   ],
+  fits: m => [
+    {
+      id: 'W',
+      name: 'width at the knuckles, lying flat',
+      wanted: (measure(m, 'girth') + measure(m, 'ease')) / 2,
+      axis: 'across',
+      how: 'felt',
+    },
+    {
+      id: 'F',
+      name: 'around the wrist, drawn over a fist',
+      wanted: measure(m, 'girth'),
+      axis: 'across',
+      how: 'drawn-over',
+    },
+  ],
   objection: () => null,
   plan: (m, laying) => {
     const points = outline(m);

@@ -35,6 +35,9 @@ export const pod: FormKind = {
     }),
     lengthSpec('mouth', 'Mouth', { hint: 'diameter of the hole cut at the top', min: 0, max: 800 }),
   ],
+  fits: m => [
+    { id: 'M', name: 'mouth, from rim to rim', wanted: measure(m, 'mouth'), axis: 'both', how: 'hole' },
+  ],
   objection: m => {
     if (measure(m, 'mouth') > measure(m, 'girth') / Math.PI) return 'The mouth is wider than the pod.';
     return measure(m, 'over') < measure(m, 'girth') * 0.66

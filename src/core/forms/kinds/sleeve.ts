@@ -47,6 +47,22 @@ export const sleeve: FormKind = {
     }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'so that it slips on' }),
   ],
+  fits: m => [
+    {
+      id: 'E',
+      name: 'first end, lying flat',
+      wanted: (measure(m, 'first') + measure(m, 'ease')) / 2,
+      axis: 'across',
+      how: 'felt',
+    },
+    {
+      id: 'F',
+      name: 'other end, lying flat',
+      wanted: (measure(m, 'last') + measure(m, 'ease')) / 2,
+      axis: 'across',
+      how: 'felt',
+    },
+  ],
   objection: () => null,
   plan: (m, laying) => {
     const s = stations(m);

@@ -69,6 +69,16 @@ export const slipper: FormKind = {
     }),
     allowanceSpec('ease', 'Ease of girth', { hint: 'for a sock', max: 80 }),
   ],
+  fits: m => [
+    {
+      id: 'L',
+      name: 'inside, from heel to toe',
+      wanted: measure(m, 'foot') + measure(m, 'toe'),
+      axis: 'along',
+      how: 'felt',
+    },
+  ],
+  closedLines: ['A'],
   objection: () => null,
   plan: (m, laying) => {
     const s = stations(m);

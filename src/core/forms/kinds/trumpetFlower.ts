@@ -44,6 +44,9 @@ export const trumpetFlower: FormKind = {
     }),
     lengthSpec('depth', 'Petal depth', { hint: 'how far a cut goes in', min: 0, max: 500 }),
   ],
+  fits: m => [
+    { id: 'S', name: 'spread, from rim to rim', wanted: measure(m, 'mouth'), axis: 'across', how: 'felt' },
+  ],
   objection: m =>
     measure(m, 'depth') > measure(m, 'height') * 0.6 ? 'The cuts go down into the throat.' : null,
   plan: (m, laying) => {

@@ -1,4 +1,5 @@
 import { planOnDisc, WOOL_OF_DISC_OVER_BALL } from '../discResist';
+import type { FitSpec } from '../fitSpec';
 import { type FormKind, lengthSpec, measure, OUTSIDE } from '../formKind';
 
 /** Finished radius of the disc from the mouth: the cut is the mouth’s girth, 2·2a(1−s) = π·mouth. */
@@ -24,6 +25,24 @@ export const twoBowls: FormKind = {
       outside: OUTSIDE.across,
     }),
   ],
+  fits: m =>
+    (['first', 'second'] as const).flatMap((bowl, i): FitSpec[] => [
+      {
+        id: `M${i + 1}`,
+        name: `${bowl} bowl, mouth lying flat`,
+        wanted: 2 * radiusOf(measure(m, 'mouth')),
+        axis: 'across',
+        how: 'felt',
+      },
+      {
+        id: `H${i + 1}`,
+        name: `${bowl} bowl, depth lying flat`,
+        wanted: radiusOf(measure(m, 'mouth')),
+        axis: 'along',
+        how: 'felt',
+      },
+    ]),
+  closedLines: ['A', 'B'],
   objection: () => null,
   plan: (m, laying) => {
     const a = radiusOf(measure(m, 'mouth'));

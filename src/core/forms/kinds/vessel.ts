@@ -55,6 +55,12 @@ export const vessel: FormKind = {
     }),
     lengthSpec('mouth', 'Lip', { hint: 'diameter at the mouth', min: 5, max: 1500, outside: OUTSIDE.across }),
   ],
+  fits: m => [
+    { id: 'H', name: 'height, base to lip', wanted: measure(m, 'height'), axis: 'along', how: 'felt' },
+    { id: 'W', name: 'widest, from side to side', wanted: measure(m, 'belly'), axis: 'across', how: 'felt' },
+    { id: 'M', name: 'lip, from rim to rim', wanted: measure(m, 'mouth'), axis: 'across', how: 'hole' },
+  ],
+  closedLines: ['A', 'B'],
   objection: m =>
     measure(m, 'neck') > measure(m, 'belly') ? 'The neck is wider than the belly: measure them again.' : null,
   plan: (m, laying) => {
