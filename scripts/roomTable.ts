@@ -98,8 +98,8 @@ export const CORE_ORDER = [
   'learning',
   'felting',
   'forecast',
-  'advice',
   'batch',
+  'advice',
 ];
 
 /** Globals that the core must not reach for. */

@@ -34,6 +34,12 @@ export const amountOf = (act: Act): Amount | null => registered(act.kind)?.amoun
 /** The water an act leaves; null where it does not change it. */
 export const waterAfter = (act: Act): Water | null => registered(act.kind)?.water(act) ?? null;
 
+/** Whether an act is done to all of many alike at once. */
+export const isOfAll = (kind: string): boolean => registered(kind)?.ofAll ?? false;
+
+/** Which of many alike is in the hands after an act; null where it stays the same one. */
+export const takenUpBy = (act: Act): number | null => registered(act.kind)?.takesUp(act) ?? null;
+
 /** Whether an act is done at the bench, beside it, or on the log itself. */
 export const actPlace = (kind: string): Registered['place'] => registered(kind)?.place ?? 'bench';
 

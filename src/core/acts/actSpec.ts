@@ -106,6 +106,10 @@ export interface ActSpec<A extends BaseAct> {
   readonly work?: (act: A, water: Water) => FeltWork;
   /** The water it leaves, where it changes it. */
   readonly water?: (act: A) => Water;
+  /** True where it is done to all of many alike at once: shaken in a bowl, washed in the machine. */
+  readonly ofAll?: true;
+  /** Which of many alike is in the hands after it; null where it stays the same one. */
+  readonly takesUp?: (act: A) => number | null;
   /** What it changes of where the work stands. */
   readonly fold?: (fold: BenchFold, act: A, at: ActAt) => void;
   /** What it counts towards steps of recipes, by a key for each part; one of `''` when left out. */
@@ -129,6 +133,8 @@ export interface ActEntry<S extends ActObject> {
   readonly amount: (act: BaseAct) => Amount | null;
   readonly work: (act: BaseAct, water: Water) => FeltWork | null;
   readonly water: (act: BaseAct) => Water | null;
+  readonly ofAll: boolean;
+  readonly takesUp: (act: BaseAct) => number | null;
   readonly fold: (fold: BenchFold, act: BaseAct, at: ActAt) => void;
   readonly tally: (act: BaseAct) => ReadonlyArray<readonly [key: string, amount: number]>;
   readonly attachments: (act: BaseAct) => readonly string[];
@@ -162,6 +168,8 @@ export const defineAct =
       words: (act, of) => (is(act) ? spec.words(act, of) : ''),
       amount: act => (is(act) ? (spec.amount?.(act) ?? null) : null),
       work: (act, water) => (is(act) ? (spec.work?.(act, water) ?? null) : null),
+      ofAll: spec.ofAll ?? false,
+      takesUp: act => (is(act) ? (spec.takesUp?.(act) ?? null) : null),
       water: act => (is(act) ? (spec.water?.(act) ?? null) : null),
       fold: (fold, act, at) => {
         if (is(act)) spec.fold?.(fold, act, at);

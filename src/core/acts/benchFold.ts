@@ -1,4 +1,3 @@
-import type { PieceMark } from './pieceMark';
 import {
   type DrawingMark,
   type Foam,
@@ -74,9 +73,6 @@ export interface BenchFold {
   up: number;
   /** Wool laid on beside the plan, g. */
   addedG: number;
-  /** Of many alike: those that are through, and those put aside and why. */
-  piecesDone: Set<number>;
-  aside: Map<number, PieceMark>;
   /** Faults that were seen and are not mended yet, by the entry that says so. */
   faults: Map<string, SeenFault>;
 }
@@ -103,8 +99,6 @@ export const beginFold = (wetted: readonly number[]): BenchFold => ({
   isTurnedOut: false,
   up: 1,
   addedG: 0,
-  piecesDone: new Set(),
-  aside: new Map(),
   faults: new Map(),
 });
 

@@ -8,4 +8,5 @@ export const board = timedAct('board', {
   perMinute: 80,
   usual: 3,
   choices: [1, 2, 3, 5, 10],
+  ofAll: true,
 });

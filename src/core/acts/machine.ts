@@ -9,6 +9,7 @@ const REFERENCE_ROLLS = 400;
 /** A cycle in the washing machine: it finishes the inside of large balls. */
 export const machine = defineAct(z.object({ kind: z.literal('machine'), cycles: Count }))({
   place: 'bench',
+  ofAll: true,
   words: act => `Machine wash at 40 °C, ${times(act.cycles)}`,
   caution: 'Tie them into a stocking or bag; fibre can block a machine. Follow its maker’s instructions.',
   amount: ({ cycles }) => ({ count: cycles, spread: 0 }),

@@ -10,7 +10,7 @@ import { pat } from './pat';
 import { squeeze } from './squeeze';
 import { needle } from './needle';
 import { addWool } from './addWool';
-import { mark, pieceDone } from './mark';
+import { mark, pieceDone, takeUp } from './mark';
 import { compare } from './compare';
 import { bead } from './bead';
 import { board } from './board';
@@ -83,6 +83,7 @@ export const ACTS = [
   addWool,
   mark,
   pieceDone,
+  takeUp,
   lay,
   weigh,
   undo,

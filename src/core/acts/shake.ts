@@ -8,5 +8,6 @@ export const shake = timedAct('shake', {
   perMinute: 60,
   usual: 3,
   choices: [1, 2, 3, 5],
+  ofAll: true,
   caution: 'They should roll, not jump. Hold the lid: hot soapy water splashes.',
 });

@@ -32,6 +32,7 @@ export const timedAct = <K extends string>(
     readonly usual: number;
     readonly choices: readonly number[];
     readonly caution?: string;
+    readonly ofAll?: true;
   },
 ) => {
   const step = of.step ?? kind;
@@ -48,6 +49,7 @@ export const timedAct = <K extends string>(
     place: 'bench',
     words: ({ minutes, feel }) => (feel ? `${of.words}, by feel` : said(minutes)),
     ...(of.caution ? { caution: of.caution } : {}),
+    ...(of.ofAll ? { ofAll: true } : {}),
     amount: ({ minutes, give = 0 }) => ({ count: minutes, spread: give }),
     ...(of.perMinute > 0
       ? {

@@ -45,6 +45,13 @@ export type Reason =
   | 'form-last'
   /** What was next is put off; the work goes on. */
   | 'put-off'
+  /** Of many alike: the water is foul by now; one is through; the next is taken up; all are through. */
+  | 'water-foul'
+  | 'one-is-through'
+  | 'like-the-others'
+  | 'next-of-many'
+  | 'all-at-once'
+  | 'all-through'
   /** It goes by feel: worked until the test says that it is firm. */
   | 'by-feel'
   /** By feel it is firm. */

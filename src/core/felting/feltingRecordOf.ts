@@ -3,7 +3,7 @@ import type { LogEntry } from '../log/entry';
 import type { Water } from '../acts/vocabulary';
 import { drawingRange, meanRange } from './drawingRange';
 import { meanReading } from '../log/pair';
-import { entriesInForce } from '../log/entriesInForce';
+import { entriesInHand } from '../log/manyAlike';
 import type { FormPlan, Gauge } from '../forms/formKind';
 import { addWork, type Prior, FELTING, guessedWork, NO_WORK, withoutBias } from './feltingModel';
 
@@ -41,7 +41,7 @@ export const feltingRecordOf = (
   const intervals: Array<FeltingRecord['intervals'][number]> = [];
   let since = NO_WORK;
   let water: Water = 'hot';
-  for (const { act } of entriesInForce(log)) {
+  for (const { act } of entriesInHand(log)) {
     water = waterAfter(act) ?? water;
     const done = workOfAct(act, water);
     if (done) {

@@ -11,6 +11,7 @@ import {
 import { ROLL_DIRECTIONS, type RollDirection } from '../acts/vocabulary';
 import type { LogEntry } from './entry';
 import { entriesInForce } from './entriesInForce';
+import { entriesInHand } from './manyAlike';
 
 /** What the log adds up to. Nothing of it is stored. */
 export interface BenchState extends Readonly<Omit<BenchFold, 'wetted' | 'petals' | 'faults' | 'readings'>> {
@@ -33,7 +34,7 @@ export interface BenchState extends Readonly<Omit<BenchFold, 'wetted' | 'petals'
  */
 export const benchState = (log: readonly LogEntry[], wetted: readonly number[] = []): BenchState => {
   const fold = beginFold(wetted);
-  const entries = entriesInForce(log);
+  const entries = entriesInHand(log);
   for (const { id, at, act } of entries) foldAct(fold, act, { entryId: id, at });
   const [rolls, throws] = [doneOf(fold, 'roll'), doneOf(fold, 'throw')];
   const last = fold.readings.at(-1);
@@ -48,7 +49,7 @@ export const benchState = (log: readonly LogEntry[], wetted: readonly number[] =
     shocks: doneOf(fold, 'shock'),
     rollsSinceMeasure: rolls - (last?.rollsBefore ?? 0),
     throwsSinceMeasure: throws - (last?.throwsBefore ?? 0),
-    lastAt: entries.at(-1)?.at ?? null,
+    lastAt: entriesInForce(log).at(-1)?.at ?? null,
   };
 };
 

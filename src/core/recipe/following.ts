@@ -1,7 +1,7 @@
 import { type Act, tallyOf } from '../acts/act';
 import type { RecipeStep, StepMove, WorkScope } from '../acts/recipeStep';
 import type { LogEntry } from '../log/entry';
-import { entriesInForce } from '../log/entriesInForce';
+import { entriesInHand } from '../log/manyAlike';
 import type { Recipe } from './recipe';
 import { actOfStep, RECIPE_STEPS } from './recipeSteps';
 
@@ -92,7 +92,7 @@ export const followed = (recipe: Recipe, log: readonly LogEntry[], as: WorkScope
     }
   };
   settleWhatIsDone();
-  for (const entry of entriesInForce(log)) {
+  for (const entry of entriesInHand(log)) {
     const { act } = entry;
     if (act.kind === 'step') fold = ticked(recipe, fold, { ...entry, act });
     else fold = { ...fold, tally: counted(fold.tally, act) };

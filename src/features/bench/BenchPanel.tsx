@@ -9,6 +9,7 @@ import { CountPanel } from './CountPanel';
 import { ComparePanel } from './ComparePanel';
 import { Curve } from './Curve';
 import { LookPanel } from './LookPanel';
+import { ManyPanel } from './ManyPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { MorePanel } from './MorePanel';
 import { countedNoun, isTimed } from './pacing';
@@ -52,7 +53,7 @@ export const BenchPanel = (props: {
           gaugeProgress={gaugeProgressOfAll(
             [...standing.forecast.gaugeProgress, ...standing.openings],
             standing.state.now,
-            context.piece.plan.pieces,
+            standing.many ? 1 : context.piece.plan.pieces,
           )}
           units={units}
           logged={context.entries.length}
@@ -126,6 +127,17 @@ export const BenchPanel = (props: {
       );
     case 'more':
       return <MorePanel onOpen={acting.setPanel} onCancel={close} />;
+    case 'many':
+      return standing.many ? (
+        <ManyPanel
+          many={standing.many}
+          pieces={context.piece.plan.pieces}
+          gauges={plan.form.gauges}
+          units={units}
+          onLog={acting.log}
+          onCancel={close}
+        />
+      ) : null;
     case 'recipe':
       return <RecipePanel context={context} plan={plan} standing={standing} onCancel={close} />;
     case null:

@@ -18,6 +18,7 @@ import { LogList } from './LogList';
 import { keysOf } from './Controls';
 import { Gates } from './Gates';
 import { NextLine, NoForecast } from './NextLine';
+import { ManyStrip } from './ManyStrip';
 import { OpenFaults } from './OpenFaults';
 import { OthersOnBench } from './OthersOnBench';
 import { RecipeStrip } from './RecipeStrip';
@@ -75,6 +76,7 @@ const Reminders = ({ context, plan, standing, acting, bench, laying }: BenchPart
       </div>
     )}
     <BrokenOff pieceId={context.piece.id} wording={standing.wording} onLog={acting.log} />
+    {standing.many && <ManyStrip many={standing.many} pieces={context.piece.plan.pieces} acting={acting} />}
     <RecipeStrip recipe={context.piece.recipe} standing={standing} bench={bench} />
     <OpenFaults state={standing.state} onLog={acting.log} />
     {standing.failure && <NoForecast {...standing.failure} />}
@@ -115,11 +117,15 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
           units={context.settings.units}
           model={standing.model}
           openings={standing.openings}
-          unequal={unequalIn(
-            standing.forecast.gaugeProgress.map(s => s.gauge.id),
-            state.now,
-            context.piece.plan.pieces,
-          )}
+          unequal={
+            standing.many
+              ? null
+              : unequalIn(
+                  standing.forecast.gaugeProgress.map(s => s.gauge.id),
+                  state.now,
+                  context.piece.plan.pieces,
+                )
+          }
         />
       </div>
     </div>

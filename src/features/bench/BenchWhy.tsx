@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { ProposedAct, Reason } from '../../core/advice/proposedAct';
+import { BATCH_PRACTICE } from '../../core/batch/batchOf';
 import { PRACTICE } from '../../core/acts/practice';
 import type { ModelAnswer } from '../../core/advice/modelAct';
 import type { BenchState } from '../../core/log/benchState';
@@ -35,6 +36,12 @@ const RULES: Readonly<Record<Reason, string>> = {
   'edges-last': 'You chose to trim the edges at the end.',
   'details-last': 'You chose to use the felting needle at the end.',
   'form-last': 'What is worn on a head dries on a form of its size.',
+  'water-foul': `The water is dirty after about ${BATCH_PRACTICE.perWater} pieces.`,
+  'one-is-through': 'Pieces alike are worked one after the other, each from its beginning.',
+  'like-the-others': 'By feel, a piece is done when it has had as much as half of the others had.',
+  'next-of-many': 'Pieces alike are worked one after the other; those put aside come last.',
+  'all-at-once': 'What goes into the machine goes in together, in a stocking or bag.',
+  'all-through': firm,
   'put-off':
     'What was next is put off until something else is done. Meanwhile the side and direction with the least work is worked.',
   'by-feel': `By feel it is tested after every few turns of work. ${firm}`,

@@ -204,8 +204,9 @@ describe('words at the bench', () => {
     edgesIn: { kind: 'edgesIn' },
     trim: { kind: 'trim' },
     addWool: { kind: 'addWool', woolId: 'kelp', grams: 2.5, at: null },
-    mark: { kind: 'mark', piece: 5, as: 'soft' },
-    pieceDone: { kind: 'pieceDone', piece: 5 },
+    mark: { kind: 'mark', piece: 5, as: 'soft', next: 6 },
+    pieceDone: { kind: 'pieceDone', piece: 5, next: null },
+    takeUp: { kind: 'takeUp', piece: 7 },
   };
 
   it.each([
@@ -235,6 +236,7 @@ describe('words at the bench', () => {
     ['addWool', 'Wool added, 2.5 g'],
     ['mark', 'Piece 5 put aside: still soft'],
     ['pieceDone', 'Piece 5 done'],
+    ['takeUp', 'Piece 7 taken up'],
     ['palms', 'Roll in the palms, 2 min'],
     ['bead', 'Roll small in the palms, by feel'],
     ['tube', 'Roll on the tube, 1 h 15 min'],

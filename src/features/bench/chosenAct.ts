@@ -15,6 +15,7 @@ export const PANELS = {
   count: 'Counting',
   recipe: 'Recipe',
   curve: 'Curve',
+  many: 'Pieces',
   more: 'More',
 } as const;
 export type PanelKind = keyof typeof PANELS;
@@ -31,7 +32,7 @@ export const greatWords = (kind: BenchKind): string => (opensPanel(kind) ? PANEL
 /** What a key goes on to, one after the other: every act of the way, and every panel but the one that only leads to others. */
 const roundOf = (acts: readonly string[]): readonly BenchKind[] => [
   ...acts,
-  ...Object.keys(PANELS).filter(p => p !== 'more'),
+  ...Object.keys(PANELS).filter(p => p !== 'more' && p !== 'many'),
 ];
 /** What is done where nothing else is said. */
 const USUAL_KIND = 'roll';

@@ -1,8 +1,10 @@
 import { useMemo } from 'react';
 import type { Reason } from '../../core/advice/proposedAct';
 import { nextAct, workOn } from '../../core/advice/nextAct';
+import { isOneByOne, manyAct } from '../../core/advice/manyAct';
 import { recipeAct } from '../../core/advice/recipeAct';
 import { benchState } from '../../core/log/benchState';
+import { manyAlike } from '../../core/log/manyAlike';
 import { progressForecast } from '../../core/forecast/progressForecast';
 import { linesNow } from '../../core/forms/fits';
 import { wettedWhileLaid } from '../../core/wool/layProgress';
@@ -73,7 +75,11 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
       habits: context.piece.habits,
     });
   const alone = advise(openings);
-  const proposed = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
+  const { pieces } = context.piece.plan;
+  const oneByOne = isOneByOne(way, pieces);
+  const many = manyAlike(context.entries);
+  const one = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
+  const proposed = oneByOne ? manyAct(one, many, { pieces, way, judge }) : one;
   const wording: PieceWording = {
     faces: faces.length,
     isSolid: !way.hasDirections,
@@ -99,6 +105,8 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     /** Holes that must fit, once it is open. */
     openings,
     proposed,
+    /** Many alike that are worked one after the other; null where there is one, or they go side by side. */
+    many: oneByOne ? many : null,
     /** What is done where that is put off: the work goes on. */
     onward: OPENINGS.has(alone.reason) ? advise([]) : workOn(state, forecast, worked),
     following,
