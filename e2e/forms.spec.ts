@@ -36,7 +36,7 @@ for (const group of GROUPS)
       await expect(page.getByText(/\d sheets?/).first()).toBeVisible();
       await stage(page, 'Bench').click();
       await expect(page.getByRole('region', { name: /^(Next|Laying)$/ })).toContainText(
-        /Lay layer 1|Blow the ball up|Lay thin plastic|Tease the|Twist it dry/,
+        /Lay layer 1|Blow the ball up|Lay thin plastic|Tease the|Wad the core|Twist it dry/,
       );
       await stage(page, 'Finish').click();
       await expect(page.getByText('Plan against result')).toBeVisible();

@@ -86,6 +86,8 @@ test('a batch of thirty is weighed core and cover, with its sittings, water and 
   await begin(page, 'Batch of balls with a core');
   await type(page, 'How many alike', '30');
   await stage(page, 'Wool').click();
+  await expect(page.getByText('Weigh all of this 30 times')).toBeVisible();
+  await page.getByRole('radio', { name: 'all together' }).click();
   await expect(page.getByRole('row', { name: /core, for 30/ })).toBeVisible();
   await expect(page.getByRole('row', { name: /cover, for 30/ })).toBeVisible();
   await expect(page.getByText(/3 sittings of 10/)).toBeVisible();

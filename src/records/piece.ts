@@ -57,6 +57,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
   keptShare: z.number().min(0.05).max(1),
   reserveShare: z.number().min(0).lt(2),
   scaleStepG: z.number().min(0.001).lt(1000),
+  heaps: z.enum(['each', 'together']).exactOptional(),
 });
 
 const PieceSchema = z.object({
@@ -213,7 +214,11 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   { version: 7, name: 'AddCapToDropsAndEggs', up: addMeasure(['drop', 'egg'], 'over') },
   { version: 8, name: 'AddFoldedEdges', up: addMeasure(['cone', 'flap-pocket'], 'hem') },
   { version: 9, name: 'AddWayAndJudge', up: old => ({ ...old, way: null, judge: 'tape' }) },
-  { version: 10, name: 'AddHabits', up: old => ({ ...old, habits: {} }) },
+  {
+    version: 10,
+    name: 'AddHabitsAndClothAsCut',
+    up: old => ({ ...addMeasure(['nuno'], 'as')(old), habits: {} }),
+  },
 ];
 
 /** Every wool that a piece is made of: its own, and those of single layers and of decorations. */

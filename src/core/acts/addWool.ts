@@ -14,7 +14,4 @@ export const addWool = defineAct(
 )({
   place: 'bench',
   words: (act, { units }) => `Wool added, ${showQuantity(act.grams, 'mass', units)}`,
-  fold: (fold, { grams }) => {
-    fold.addedG += grams;
-  },
 });

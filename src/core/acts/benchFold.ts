@@ -71,8 +71,6 @@ export interface BenchFold {
   isTurnedOut: boolean;
   /** Which side lies up: the front, 1, until it is turned over or rolled from its back, 2. */
   up: number;
-  /** Wool laid on beside the plan, g. */
-  addedG: number;
   /** Faults that were seen and are not mended yet, by the entry that says so. */
   faults: Map<string, SeenFault>;
 }
@@ -98,7 +96,6 @@ export const beginFold = (wetted: readonly number[]): BenchFold => ({
   cutSinceEdges: false,
   isTurnedOut: false,
   up: 1,
-  addedG: 0,
   faults: new Map(),
 });
 

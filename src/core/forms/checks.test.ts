@@ -58,7 +58,7 @@ describe('disc resist', () => {
     const [cut] = plan.cuts;
     const box = boundsOf(cut?.line ?? []);
     expect(Math.PI * (box.maxX - box.minX)).toBeCloseTo((560 * 0.9) / 0.64, 0);
-    expect(plan.gauges[0]?.laidMm).toBeCloseTo((270 + 20) / 0.64, 9);
+    expect(plan.gauges[0]?.laidMm).toBeCloseTo((260 + 20) / 0.64, 9);
   });
 });
 
@@ -231,5 +231,63 @@ describe('a profile that is turned', () => {
     ).toBeCloseTo((Math.PI * 900 * 90) / 3, 6);
     expect(turnedVolume(ellipsoidProfile(50, 50))).toBeCloseTo(ballVolume(50), 6);
     expect(polygonArea(laid(ball, { diameter: 50 }, laying(0, 0)).finished)).toBeCloseTo(Math.PI * 625, -1);
+  });
+});
+
+// All common practice, no published source.
+describe('what a form begins with is what a maker would begin with', () => {
+  const begun = (kind: Parameters<typeof newPlan>[0], title = kind.title) => {
+    const offer = [kind, ...(kind.also ?? [])].find(o => o.title === title);
+    return plannedBy(newPlan(kind, offer ? { offer } : {}));
+  };
+
+  it('a dryer ball of 7 cm weighs 50 g and more, at about 0.30 g/cm³', () => {
+    const made = begun(ball, 'Dryer ball');
+    expect(made.values.grams).toBeGreaterThan(50);
+    expect(made.values.grams).toBeLessThan(62);
+    expect(made.values.firmness).toBe(0.3);
+    const { values } = begun(ball, 'Batch of balls with a core');
+    expect((values.grams ?? 0) / 12).toBeGreaterThan(50);
+  });
+
+  it('a bead of 2 cm is 1.1 g by density, and the 2 g that people weigh out stand beside it', () => {
+    const made = plannedBy({
+      ...newPlan(ball),
+      form: { ...newPlan(ball).form, measures: { ...ball.defaults, diameter: 20 } },
+    });
+    expect(made.values.grams).toBeCloseTo(1.08, 2);
+    const said = made.form.facts.find(f => f.name === 'as people weigh it out');
+    expect(said?.value).toBeCloseTo(2, 9);
+    expect(said?.why).toContain('fibre is lost');
+    expect(begun(ball, 'Dryer ball').form.facts).toEqual([]);
+  });
+
+  it('a flat flower laid 13 cm across takes about 2 g', () => {
+    const made = begun(flatFlower);
+    expect(made.values.laidSize).toBeGreaterThan(120);
+    expect(made.values.grams).toBeGreaterThan(1.7);
+    expect(made.values.grams).toBeLessThan(2.3);
+  });
+
+  it('a beret is laid on a disc of 35 to 40 cm', () => {
+    const { laidSize } = begun(beret).values;
+    expect(laidSize).toBeGreaterThan(350);
+    expect(laidSize).toBeLessThan(400);
+  });
+
+  it('a pod on a ball of 60 cm girth takes 30 g at least', () => {
+    const made = begun(pod);
+    expect(made.values.laidSize).toBeCloseTo(600, 6);
+    expect(made.values.grams).toBeGreaterThan(30);
+  });
+
+  it('a scarf begins from a cloth that is there: as wide as it is, and its veil in grams', () => {
+    const cloth = { ...nuno.defaults, length: 2200, width: 400, as: 1, veil: 0.5 };
+    const plan = laid(nuno, cloth, laying(0.35, 0.3));
+    expect(plan.gauges.map(g => Number(g.laidMm))).toEqual([expect.closeTo(2200, 6), expect.closeTo(400, 6)]);
+    expect(plan.gauges[1]?.wantedMm).toBeCloseTo(280, 6);
+    expect(fact(plan, 'cloth, width cut')).toBeCloseTo(400, 6);
+    // Half of 0.88 m² at 15 g/m².
+    expect(fact(plan, 'wool for the veil')).toBeCloseTo(6.6, 6);
   });
 });

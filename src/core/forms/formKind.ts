@@ -32,7 +32,7 @@ export interface MeasureSpec {
   /** False for a measure that does not grow with the piece. */
   readonly scales: boolean;
   /** A length when left out. */
-  readonly dimension?: 'length' | 'thickness' | 'count' | 'share' | 'areal' | 'choice';
+  readonly dimension?: 'length' | 'thickness' | 'count' | 'share' | 'areal' | 'mass' | 'choice';
   /** For a choice: what each number stands for. */
   readonly options?: ReadonlyArray<{ readonly value: number; readonly text: string }>;
   /** How many wall thicknesses an outside measure is larger than the inside one; 0 when left out. */
@@ -127,6 +127,8 @@ export interface Solid {
   readonly extraShare: number;
   /** What is weighed apart, with its share of the wool, and into how many equal ones it is parted. */
   readonly heaps: ReadonlyArray<{ readonly name: string; readonly share: number; readonly count: number }>;
+  /** What lies in its middle by its own weight, g: raw fleece, yarn. It is weighed as it is. */
+  readonly apart?: ReadonlyArray<{ readonly name: string; readonly grams: number }>;
 }
 
 /** What is made first of all, and what the dashed line therefore is. */
@@ -202,6 +204,10 @@ export interface Offer {
   readonly purpose: string;
   /** Measures other than the form's own defaults. */
   readonly measures?: Measures;
+  /** The way it is worked; the form's own usual one when left out. */
+  readonly way?: WayId;
+  /** g/cm³; the form's own usual one when left out. */
+  readonly firmness?: number;
   /** The heading it is offered under; the form's own when left out. */
   readonly group?: Purpose;
   /** How many alike are made; the form's own when left out. */

@@ -17,6 +17,7 @@ export interface SolidShape {
   /** Volume in its middle that is not weighed as its wool, mm³: a bead, yarn, raw fleece. */
   readonly hollowMm3?: number;
   readonly heaps?: Solid['heaps'];
+  readonly apart?: NonNullable<Solid['apart']>;
   readonly extraShare?: number;
   /** Length and width, where the profile is only near them: a round one is drawn with sides. */
   readonly overAll?: OverAll;
@@ -70,6 +71,7 @@ export const planSolid = (shape: SolidShape, laying: LayingTransform): FormPlan 
       feltMm3: alike * (turnedVolume(shape.profile) - (shape.hollowMm3 ?? 0)),
       extraShare: shape.extraShare ?? 0,
       heaps: shape.heaps ?? ONE_HEAP,
+      ...(shape.apart ? { apart: shape.apart } : {}),
     },
     alongOnTable: shape.alongOnTable ?? 'right',
     ...shape.more,

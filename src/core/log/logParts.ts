@@ -2,7 +2,7 @@ import { type ActOf, actPlace } from '../acts/act';
 import type { LogEntry } from './entry';
 import { entriesInForce } from './entriesInForce';
 
-type EntryOf<K extends 'weigh' | 'lay'> = LogEntry & { readonly act: ActOf<K> };
+type EntryOf<K extends 'weigh' | 'lay' | 'addWool'> = LogEntry & { readonly act: ActOf<K> };
 export type WeighEntry = EntryOf<'weigh'>;
 export type LayEntry = EntryOf<'lay'>;
 
@@ -31,6 +31,10 @@ export const weighings = (log: readonly LogEntry[]): readonly WeighEntry[] => {
   const last = new Map(all.map(e => [e.act.pile, e]));
   return all.filter(e => last.get(e.act.pile) === e);
 };
+
+/** Wool that was added beside the plan, in order. */
+export const woolAdded = (log: readonly LogEntry[]): ReadonlyArray<EntryOf<'addWool'>> =>
+  entriesInForce(log).filter((e): e is EntryOf<'addWool'> => e.act.kind === 'addWool');
 
 /** The steps of laying that stand, in order. */
 export const layings = (log: readonly LogEntry[]): readonly LayEntry[] =>

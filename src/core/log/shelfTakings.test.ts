@@ -29,4 +29,15 @@ describe('what the logs take off the shelf', () => {
     expect(gramsLeft(kelp, take())).toBe(35);
     expect(gramsLeft(kelp, take('p2'))).toBe(60);
   });
+
+  it('and what was added at the bench, until that is taken back', () => {
+    const added: Act = { kind: 'addWool', woolId: 'oat', grams: 2.5, at: null };
+    const log = logOf(weighed('1', 40, 'kelp'), added, added, { kind: 'undo', of: 'e3' });
+    const takings = takingsOf(
+      log.map(e => ({ ...e, pieceId: 'p1' })),
+      { abandoned: new Set(), msOf: Date.parse },
+    );
+    expect(gramsWeighed(takings, { woolId: 'oat', pieceId: 'p1' })).toBe(2.5);
+    expect(gramsWeighed(takings, { woolId: 'kelp', pieceId: 'p1' })).toBe(40);
+  });
 });

@@ -1,6 +1,6 @@
 import type { ShelfTaking } from '../wool/shelfLedger';
 import type { LogEntry } from './entry';
-import { weighings } from './logParts';
+import { weighings, woolAdded } from './logParts';
 
 /** Wool taken off the shelf for one piece. */
 export interface PieceTaking extends ShelfTaking {
@@ -24,7 +24,7 @@ export const takingsOf = (
     else logs.set(e.pieceId, [e]);
   }
   return [...logs].flatMap(([pieceId, log]) =>
-    weighings(log).map(({ act, at }) => ({
+    [...weighings(log), ...woolAdded(log)].map(({ act, at }) => ({
       woolId: act.woolId,
       pieceId,
       grams: act.grams,

@@ -11,7 +11,9 @@ export interface LayMethod {
 
 /** How a form is laid in a way of working. A body is wound whatever the way; so many sheets as it has faces are laid. */
 export const layMethodOf = (form: FormPlan, way: Pick<Way, 'build'>): LayMethod => {
-  const names = (form.solid?.heaps ?? form.faces).map(part => part.name);
+  const names = (form.solid ? [...(form.solid.apart ?? []), ...form.solid.heaps] : form.faces).map(
+    part => part.name,
+  );
   const isBody = way.build === 'wound' || way.build === 'wrapped' || way.build === 'twisted';
   const build = form.solid && !isBody ? 'wound' : !form.solid && isBody ? 'turned' : way.build;
   return { build, faces: names.length, names };

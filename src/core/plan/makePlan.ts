@@ -48,11 +48,28 @@ export interface Plan {
   readonly warnings: readonly Issue[];
 }
 
-/** Wool of a piece as it is weighed: faces in layers, or a solid's heaps, all pieces together. */
-const pilesOf = (form: FormPlan, layers: number, pieces: number): Pile[] =>
+/** Wool as it is weighed `times` over: faces in layers, or a solid's heaps, for one or for all of them together. */
+const pilesOf = (form: FormPlan, layers: number, each: number): Pile[] =>
   form.solid
-    ? form.solid.heaps.map(h => ({ name: h.name, weight: h.share, layers: 1, equal: h.count * pieces }))
+    ? form.solid.heaps.map(h => ({
+        name: h.name,
+        weight: h.share,
+        layers: 1,
+        equal: h.count * each,
+        isHeap: true,
+      }))
     : form.faces.map(f => ({ name: f.name, weight: f.woolMm2, layers, equal: 1 }));
+
+/** Of one pile the scale must tell at least so many steps, or it is weighed together with others. Common practice. */
+const FEWEST_STEPS = 5;
+
+/** How often the piles are weighed: once for each piece, where the scale can tell the heaps of one solid. */
+const timesWeighed = (form: FormPlan, input: PlanInput, grams: number): number => {
+  const { solid } = form;
+  if (!solid) return input.pieces;
+  const least = Math.min(...solid.heaps.map(h => ((grams / input.pieces) * h.share) / h.count));
+  return input.heaps === 'each' && least >= FEWEST_STEPS * input.scaleStepG ? input.pieces : 1;
+};
 
 /** Range of planned shrinkage outside which a maker should swatch first (common practice). */
 const COMMON_SHRINKAGE = { least: 0.15, most: 0.55 };
@@ -183,13 +200,15 @@ export const makePlan = (input: PlanInput, fineness: { readonly finenessMm?: num
   if (form.trouble) return err(issue(form.trouble, 'plan.form'));
   const values: PartialChain = { ...solution.values, size: sizeMm, shrinkage: along };
   const { grams, layers, arealLaid } = values;
+  const times = grams === undefined ? 1 : timesWeighed(form, input, grams);
   const weighed =
     grams === undefined
       ? null
       : weigh({
           grams,
-          times: form.solid ? 1 : input.pieces,
-          piles: pilesOf(form, layers ?? 1, input.pieces),
+          times,
+          apart: form.solid?.apart ?? [],
+          piles: pilesOf(form, layers ?? 1, input.pieces / times),
           reserveShare: input.reserveShare,
           stepG: input.scaleStepG,
         });

@@ -39,12 +39,13 @@ export const newPlan = (
         ? { laidSize: kind.size.of(kind.defaults, 1 / (1 - shrinkage.along)) / (1 - shrinkage.along) }
         : {}),
       ...(wall ? { layers: kind.usual.layers, thickness: kind.usual.thicknessMm } : {}),
-      firmness: kind.usual.firmness,
+      firmness: of.offer?.firmness ?? kind.usual.firmness,
     },
     foldOverMm: kind.usual.foldOverMm ?? (kind.faces > 1 ? USUAL.foldOverMm : 0),
     resistMm: 0,
     keptShare: USUAL.keptShare,
     reserveShare: USUAL.reserveShare,
+    ...(wall ? {} : { heaps: 'each' as const }),
     scaleStepG: wall ? USUAL.scaleStepG : USUAL.fineScaleStepG,
   };
 };

@@ -29,4 +29,6 @@ export interface PlanInput {
   readonly keptShare: number;
   readonly reserveShare: number;
   readonly scaleStepG: number;
+  /** Whether the heaps of solids alike are weighed for each, or for all together and divided by hand; together when left out. */
+  readonly heaps?: 'each' | 'together';
 }

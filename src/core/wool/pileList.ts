@@ -31,6 +31,8 @@ export interface ScalePile {
   readonly grams: number;
   /** What it is, where it is laid beside the layers: then nothing is re-divided into it. */
   readonly decoration?: string;
+  /** Of a body: which of its parts, the innermost 1. */
+  readonly part?: number;
 }
 
 /** What a piece is made of. */
@@ -61,6 +63,19 @@ const decorationPiles = (piece: number, decorations: readonly Decoration[]): rea
         ],
   );
 
+/** What lies in the middle of a body by its own weight. */
+const apartPiles = (piece: number, { apart }: WeighPlan, of: PieceWools): readonly ScalePile[] =>
+  apart.map(({ name, grams }, n) => ({
+    id: [piece, 'a', n + 1].join('.'),
+    piece,
+    face: name,
+    layer: null,
+    woolId: partsOf(of.colours, n, of.woolId)[0]?.woolId ?? null,
+    grams,
+    decoration: name,
+    part: n + 1,
+  }));
+
 /**
  * Every pile of a plan in the order it is weighed: piece by piece, face by face, layer by layer, wool by wool; what is laid
  * beside the layers comes last. Each layer's piles sum to it exactly.
@@ -70,9 +85,12 @@ export const pileList = (weigh: WeighPlan, of: PieceWools): readonly ScalePile[]
   const isListed = weigh.times <= MOST_LISTED.pieces && weigh.times * each <= MOST_LISTED.piles;
   const pieces = isListed ? weigh.times : 1;
   return Array.from({ length: pieces }, (_, k) => [
+    ...apartPiles(k + 1, weigh, of),
     ...weigh.faces.flatMap((face, f) =>
       face.layers.flatMap((grams, l) => {
-        const parts = partsOf(of.colours, l, of.woolId);
+        // Each heap of a body may be of a wool of its own, as each layer of a wall may.
+        const inBody = weigh.apart.length + f;
+        const parts = partsOf(of.colours, face.isHeap ? inBody : l, of.woolId);
         const weights = parts.map(p => p.share);
         const all = weights.reduce((a, b) => a + b, 0);
         // A trace of a colour is a pile too.
@@ -86,9 +104,10 @@ export const pileList = (weigh: WeighPlan, of: PieceWools): readonly ScalePile[]
           id: [k + 1, f + 1, l + 1, p + 1].join('.'),
           piece: k + 1,
           face: face.name,
-          layer: face.layers.length > 1 || face.equal === 1 ? l + 1 : null,
+          layer: !face.isHeap && (face.layers.length > 1 || face.equal === 1) ? l + 1 : null,
           woolId: part.woolId,
           grams: shares[p] ?? 0,
+          ...(face.isHeap ? { part: inBody + 1 } : {}),
         }));
       }),
     ),
@@ -112,7 +131,7 @@ export const pilesOfStep = (step: LayStep, piles: readonly ScalePile[]): readonl
     const laid = starting(['1', step.isWide ? null : String(step.face), String(step.layer)]);
     return laid.filter(p => p.decoration === undefined);
   }
-  return HEAPS.has(step.act) ? starting(['1', String(step.face)]) : [];
+  return HEAPS.has(step.act) ? piles.filter(p => p.piece === 1 && p.part === step.face) : [];
 };
 
 /**

@@ -10,6 +10,8 @@ export interface Pile {
   readonly layers: number;
   /** Equal ones that a heap is parted into by hand; 1 for a face. */
   readonly equal: number;
+  /** True for a heap of a body: it may be of a wool of its own. */
+  readonly isHeap?: boolean;
 }
 
 /** What is weighed for one pile: the whole, and each layer in the order it is laid. */
@@ -18,6 +20,7 @@ export interface FaceWeight {
   readonly grams: number;
   readonly layers: readonly number[];
   readonly equal: number;
+  readonly isHeap: boolean;
   /** Exact grams of each of the equal ones. */
   readonly eachGrams: number;
 }
@@ -37,6 +40,8 @@ export interface WeighPlan {
   readonly parts: number;
   readonly partGrams: number;
   readonly scheme: readonly Split[];
+  /** What each piece has beside it by its own weight. */
+  readonly apart: ReadonlyArray<{ readonly name: string; readonly grams: number }>;
 }
 
 const tidy = (grams: number): number => Number(grams.toFixed(6));
@@ -52,6 +57,7 @@ export const weigh = (input: {
   readonly piles: readonly Pile[];
   readonly reserveShare: number;
   readonly stepG: number;
+  readonly apart?: WeighPlan['apart'];
 }): WeighPlan => {
   const { times, piles } = input;
   const exact = input.grams / times;
@@ -77,12 +83,14 @@ export const weigh = (input: {
         grams,
         layers: divide(grams, even, stepG),
         equal: p.equal,
+        isHeap: p.isHeap ?? false,
         eachGrams: all > 0 ? (exact * p.weight) / all / p.equal : 0,
       };
     }),
     parts,
     partGrams: exact / parts,
     scheme: splitScheme(parts),
+    apart: input.apart ?? [],
   };
 };
 

@@ -93,6 +93,8 @@ const OPENERS: ReadonlyArray<{
   { panel: 'tests', text: 'Tests' },
   { panel: 'wrong', text: 'Problem?' },
   { panel: 'count', text: 'Counting' },
+  { panel: 'note', text: 'Note', isRoomy: true },
+  { panel: 'wool', text: 'Add wool', isRoomy: true },
   { panel: 'recipe', text: 'Recipe', isRoomy: true },
   { panel: 'curve', text: 'Curve', isRoomy: true },
 ];
@@ -100,7 +102,7 @@ const OPENERS: ReadonlyArray<{
 const OPENER = '!px-0.5 !text-base';
 
 export const Openers = ({ acting }: { readonly acting: ActSelection }) => (
-  <div className="flex gap-1 *:min-w-0 *:flex-1">
+  <div className="grid grid-cols-5 gap-1 *:min-w-0 sm:grid-cols-4">
     {OPENERS.map(o => (
       <Button
         key={o.panel}

@@ -13,12 +13,15 @@ import { ManyPanel } from './ManyPanel';
 import { MeasurePanel } from './MeasurePanel';
 import { MorePanel } from './MorePanel';
 import { countedNoun, isTimed } from './pacing';
+import { AddWool } from './AddWool';
+import { NotePanel } from './NotePanel';
 import { PanelFrame } from './PanelFrame';
 import { PinchPanel } from './PinchPanel';
 import { RecipePanel } from './RecipePanel';
 import { TestsPanel } from './TestsPanel';
 import type { ActSelection } from './useActSelection';
 import type { BenchStatus } from './useBenchStatus';
+import type { LayingProgress } from './useLaying';
 import { useOwnFirmness } from './useOwnFirmness';
 import { WrongPanel } from './WrongPanel';
 
@@ -35,6 +38,7 @@ export const BenchPanel = (props: {
   readonly context: PieceContext;
   readonly plan: Plan;
   readonly standing: BenchStatus;
+  readonly laying: LayingProgress;
 }) => {
   const { acting, context, plan, standing } = props;
   const changeSettings = useChangeSettings();
@@ -125,6 +129,16 @@ export const BenchPanel = (props: {
           />
         </PanelFrame>
       );
+    case 'note':
+      return (
+        <NotePanel
+          pieceId={context.piece.id}
+          onNote={text => acting.log({ kind: 'note', text })}
+          onCancel={close}
+        />
+      );
+    case 'wool':
+      return <AddWool acting={acting} context={context} laying={props.laying} />;
     case 'more':
       return <MorePanel onOpen={acting.setPanel} onCancel={close} />;
     case 'many':

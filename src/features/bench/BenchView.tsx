@@ -144,7 +144,7 @@ const Stage = (parts: BenchParts) => {
   if (acting.panel)
     return (
       <>
-        <BenchPanel acting={acting} context={context} plan={plan} standing={standing} />
+        <BenchPanel acting={acting} context={context} plan={plan} standing={standing} laying={laying} />
         {log}
       </>
     );

@@ -11,6 +11,7 @@ import { readingQuestion } from '../../core/advice/readingQuestion';
 import { HOW_TO_MEASURE, questionWords } from '../../words/readings';
 import { Button } from '../../ui/Button';
 import { GreatPlace, UndoPlace } from './BenchFrame';
+import { FIGURES, FigureKeys } from './FigureKeys';
 
 const DraftSchema = z.object({
   readings: z.record(z.string(), z.number().nullable()),
@@ -22,10 +23,6 @@ const DraftSchema = z.object({
   logged: z.number().int(),
 });
 type Draft = z.infer<typeof DraftSchema>;
-
-/** Taller where there is room: an upright tablet. */
-const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
-const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
 
 /** The piece as laid, with the line that is measured now lit. */
 const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string }) => {
@@ -130,7 +127,12 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     { keys: ['ArrowDown'], shown: '↓', does: 'a step shorter', run: () => nudge(-1), repeats: true },
     { keys: ['Backspace'], shown: '⌫', does: 'delete the last digit', run: () => type(typed.slice(0, -1)) },
     { keys: ['Escape', 'PageUp'], shown: 'Esc', does: 'back one line, or back to the bench', run: back },
-    ...KEYS.map(k => ({ keys: k === '.' ? ['.', ','] : [k], shown: k, does: 'digit', run: () => press(k) })),
+    ...FIGURES.map(k => ({
+      keys: k === '.' ? ['.', ','] : [k],
+      shown: k,
+      does: 'digit',
+      run: () => press(k),
+    })),
   ];
   useShortcuts(shortcuts);
   if (!gaugeNow) return null;
@@ -161,25 +163,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
           </p>
         </div>
       </div>
-      <div className="grid grid-cols-4 gap-2">
-        {KEYS.map(k => (
-          <Button
-            key={k}
-            size="wet"
-            onClick={() => press(k)}
-            className={`!text-3xl ${KEY_HEIGHT} ${k === '0' ? 'col-start-2' : k === '.' ? 'col-start-1 row-start-4' : ''}`}
-          >
-            {k}
-          </Button>
-        ))}
-        <Button
-          size="wet"
-          className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
-          onClick={() => type(typed.slice(0, -1))}
-          aria-label="Delete last digit"
-        >
-          ⌫
-        </Button>
+      <FigureKeys onKey={press} onDelete={() => type(typed.slice(0, -1))}>
         <Button
           size="wet"
           className="col-start-4 row-start-1 !px-1 whitespace-nowrap"
@@ -199,7 +183,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <Button size="wet" className="col-start-4 row-span-2 row-start-3" onClick={() => take(null)}>
           Skip
         </Button>
-      </div>
+      </FigureKeys>
       <GreatPlace
         great={{
           words: asked

@@ -3,6 +3,8 @@ import type { PanelKind } from './chosenAct';
 import { PanelFrame } from './PanelFrame';
 
 const MORE: ReadonlyArray<{ readonly panel: PanelKind; readonly text: string; readonly what: string }> = [
+  { panel: 'note', text: 'Note', what: 'a word to remember, in the log' },
+  { panel: 'wool', text: 'Add wool', what: 'over a thin spot, or where a colour ran out' },
   { panel: 'recipe', text: 'Recipe', what: 'how it is worked, and which recipe you follow' },
   { panel: 'curve', text: 'Curve', what: 'how it has shrunk, and how it may go on' },
 ];

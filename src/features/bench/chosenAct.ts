@@ -16,6 +16,8 @@ export const PANELS = {
   recipe: 'Recipe',
   curve: 'Curve',
   many: 'Pieces',
+  note: 'Note',
+  wool: 'Add wool',
   more: 'More',
 } as const;
 export type PanelKind = keyof typeof PANELS;
@@ -29,10 +31,13 @@ export const isTap = (kind: BenchKind): boolean => controlOf(kind) !== null;
 /** What the great button says where it logs nothing by itself. */
 export const greatWords = (kind: BenchKind): string => (opensPanel(kind) ? PANELS[kind] : 'To the finish');
 
+/** Panels that no key goes round to: they only lead to others, or are for what is seldom. */
+const APART: ReadonlySet<string> = new Set(['more', 'many', 'note', 'wool']);
+
 /** What a key goes on to, one after the other: every act of the way, and every panel but the one that only leads to others. */
 const roundOf = (acts: readonly string[]): readonly BenchKind[] => [
   ...acts,
-  ...Object.keys(PANELS).filter(p => p !== 'more' && p !== 'many'),
+  ...Object.keys(PANELS).filter(p => !APART.has(p)),
 ];
 /** What is done where nothing else is said. */
 const USUAL_KIND = 'roll';

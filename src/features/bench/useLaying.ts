@@ -44,6 +44,8 @@ export const useLaying = (context: PieceContext, plan: Plan, bench: Bench) => {
     takes: takes.map(p => ({ woolId: p.woolId, grams: weighed.get(p.id) ?? p.grams })),
     after: steps.slice(at + 1, at + 4).map(words),
     isLayer: next?.act === 'lay' && laid.build !== 'dabbed',
+    /** How many layers there are. */
+    layers,
     /** The layer and the face that are laid now, or were last; from 0. */
     layer: (next?.layer ?? lastLaid(steps.slice(0, at))) - 1,
     face: (next?.face ?? 1) - 1,

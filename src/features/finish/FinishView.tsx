@@ -1,3 +1,4 @@
+import { woolAdded } from '../../core/log/logParts';
 import { laidGrams } from '../../core/wool/laidGrams';
 import { pieceWools } from '../../records/piece';
 import { useMemo } from 'react';
@@ -155,12 +156,13 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
 export const FinishView = () => {
   const context = usePieceContext();
   const { plan, piece } = context;
-  const { weighings } = context;
+  const { weighings, entries } = context;
   const laidG = useMemo(() => {
     if (!plan.ok || !plan.value.weigh) return null;
     const of = { ...pieceWools(piece), weighings: weighings.map(e => e.act), pieces: piece.plan.pieces };
-    return laidGrams(plan.value.weigh, of);
-  }, [plan, piece, weighings]);
+    const added = woolAdded(entries).reduce((sum, e) => sum + e.act.grams, 0);
+    return laidGrams(plan.value.weigh, of) + added / piece.plan.pieces;
+  }, [plan, piece, weighings, entries]);
   const came = useMemo(
     () => (plan.ok ? outcome(plan.value.form, piece.result, laidG) : null),
     [plan, piece.result, laidG],

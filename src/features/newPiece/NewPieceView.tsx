@@ -77,7 +77,8 @@ export const NewPieceView = () => {
   const [wanted, setWanted] = useState('');
   const begin = (tile: Tile): void => {
     const plan = startFrom(planOfTile(tile), from);
-    const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan });
+    const way = tile.offer.way ?? null;
+    const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan, way });
     add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
   };
   const groups = GROUPS.map(([group, title]) => ({

@@ -10,15 +10,17 @@ import { reader } from '../../ui/readers';
 import { namedOptions, Select } from '../../ui/Select';
 
 const MOST_PARTS = 6;
+const capitalised = (words: string): string => `${words[0]?.toUpperCase() ?? ''}${words.slice(1)}`;
 
 /** What the layer on the table is made of: one wool or several, by their shares. */
-export const LayerColours = ({
-  context,
-  layer,
-}: {
+export const LayerColours = (props: {
   readonly context: PieceContext;
   readonly layer: number;
+  /** What it is called, where it is no layer of a wall. */
+  readonly name?: string;
 }) => {
+  const named = props.name ?? `layer ${props.layer + 1}`;
+  const { context, layer } = props;
   const { piece } = context;
   const wools = useWools().filter(w => w.deletedAt === null || piece.woolId === w.id);
   const parts = partsOf(piece.colours, layer, piece.woolId);
@@ -32,14 +34,14 @@ export const LayerColours = ({
     );
   return (
     <fieldset className="mb-3">
-      <legend className="text-[13px] text-chalk">Layer {layer + 1} is made of</legend>
+      <legend className="text-[13px] text-chalk">{capitalised(named)} is made of</legend>
       <ul className="flex flex-col gap-1">
         {parts.map((part, i) => (
           <li key={i} className="flex flex-wrap items-end gap-2">
             <Select
               className="flex-1"
               hideLabel
-              label={`Wool ${i + 1} of layer ${layer + 1}`}
+              label={`Wool ${i + 1} of ${named}`}
               value={part.woolId ?? ''}
               options={namedOptions(wools, 'not chosen yet')}
               onPick={id => change(i, { woolId: id === '' ? null : id })}
@@ -49,7 +51,7 @@ export const LayerColours = ({
                 <NumberField
                   className="w-20"
                   hideLabel
-                  label={`Share ${i + 1} of layer ${layer + 1}`}
+                  label={`Share ${i + 1} of ${named}`}
                   shown={showFigure(part.share, 'share', { units })}
                   unit="%"
                   read={reader('share', units, { min: 0, max: 100 })}
@@ -57,7 +59,7 @@ export const LayerColours = ({
                 />
                 <Button
                   look="bare"
-                  aria-label={`Leave wool ${i + 1} out of layer ${layer + 1}`}
+                  aria-label={`Leave wool ${i + 1} out of ${named}`}
                   onClick={() =>
                     put(
                       parts.filter((_, k) => k !== i),
@@ -79,7 +81,7 @@ export const LayerColours = ({
             put([...parts, { woolId: null, share: 1 / parts.length }], 'another wool in a layer')
           }
         >
-          Another wool in this layer
+          Another wool in {props.name === undefined ? 'this layer' : `the ${props.name}`}
         </Button>
       )}
     </fieldset>

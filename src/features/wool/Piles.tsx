@@ -12,7 +12,7 @@ interface PilesProps {
 const Times = ({ times }: { readonly times: number }) =>
   times > 1 ? (
     <p className="mb-1 font-semibold">
-      Weigh all of this {times} times, each the same: a pair needs equal weights.
+      Weigh all of this {times} times, each the same: what belongs together needs equal weights.
     </p>
   ) : null;
 
@@ -68,25 +68,37 @@ const tooFine = (heap: FaceWeight, stepG: number): boolean =>
 
 /** What is weighed for a solid: its heaps, and what each of the equal ones gets. */
 export const SolidPiles = ({ weigh, units }: PilesProps) => (
-  <table className="w-full">
-    <caption className="text-left text-lg font-semibold">Weigh out</caption>
-    <HeadRow rows="pile" columns={['total', 'each']} />
-    <tbody className="text-right text-lg">
-      {weigh.faces.map(heap => (
-        <tr key={heap.name} className="border-b border-rim align-baseline">
-          <th scope="row" className="text-left text-base font-normal">
-            {heap.name}
-            {heap.equal > 1 && `, for ${heap.equal}`}
-            {tooFine(heap, weigh.stepG) && (
-              <span className="block text-[13px] text-chalk">
-                Too little for this scale one by one: weigh them together and divide by hand.
-              </span>
-            )}
-          </th>
-          <td>{scaleMass(heap.grams, weigh.stepG, units)}</td>
-          <td className="font-semibold">{showQuantity(heap.eachGrams, 'mass', units)}</td>
-        </tr>
-      ))}
-    </tbody>
-  </table>
+  <>
+    <Times times={weigh.times} />
+    <table className="w-full">
+      <caption className="text-left text-lg font-semibold">Weigh out</caption>
+      <HeadRow rows="pile" columns={['total', 'each']} />
+      <tbody className="text-right text-lg">
+        {weigh.apart.map(({ name, grams }) => (
+          <tr key={name} className="border-b border-rim align-baseline">
+            <th scope="row" className="text-left text-base font-normal">
+              {name}, by its own weight
+            </th>
+            <td>{showQuantity(grams, 'mass', units)}</td>
+            <td className="font-semibold">{showQuantity(grams, 'mass', units)}</td>
+          </tr>
+        ))}
+        {weigh.faces.map(heap => (
+          <tr key={heap.name} className="border-b border-rim align-baseline">
+            <th scope="row" className="text-left text-base font-normal">
+              {heap.name}
+              {heap.equal > 1 && `, for ${heap.equal}`}
+              {tooFine(heap, weigh.stepG) && (
+                <span className="block text-[13px] text-chalk">
+                  Too little for this scale one by one: weigh them together and divide by hand.
+                </span>
+              )}
+            </th>
+            <td>{scaleMass(heap.grams, weigh.stepG, units)}</td>
+            <td className="font-semibold">{showQuantity(heap.eachGrams, 'mass', units)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </>
 );

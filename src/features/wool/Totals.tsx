@@ -1,3 +1,4 @@
+import { woolAdded } from '../../core/log/logParts';
 import { showQuantity } from '../../core/units/units';
 import type { WeighPlan } from '../../core/wool/weigh';
 import type { PieceContext } from '../../session/pieceContext';
@@ -37,6 +38,7 @@ const WhyTotals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly con
 /** What to take, what of it is laid, and what is kept aside. */
 export const Totals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly context: PieceContext }) => {
   const { units } = context.settings;
+  const added = woolAdded(context.entries).reduce((sum, e) => sum + e.act.grams, 0);
   return (
     <div className="mb-3 flex items-start">
       <dl className="flex flex-1 gap-6">
@@ -55,6 +57,11 @@ export const Totals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly
           </div>
         ))}
       </dl>
+      {added > 0 && (
+        <p className="mr-3 self-end text-[15px]">
+          and {showQuantity(added, 'mass', units)} added at the bench
+        </p>
+      )}
       <WhyTotals weigh={weigh} context={context} />
     </div>
   );

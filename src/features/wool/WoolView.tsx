@@ -35,6 +35,7 @@ import { scaleMass } from '../../core/units/scaleMass';
 import { Totals } from './Totals';
 import { useEvenness } from './useEvenness';
 import { WallSection } from './WallSection';
+import { WeighEach } from './WeighEach';
 import { WeighOut } from './WeighOut';
 
 const splitWords = (split: Split, grams: number, units: UnitSystem): string => {
@@ -180,7 +181,12 @@ export const WoolView = () => {
             {form.solid ? (
               <>
                 <LayUp context={context} form={form} way={way} layers={layers} />
+                {weigh.apart.length + weigh.faces.length > 1 &&
+                  [...weigh.apart, ...weigh.faces].map(({ name }, part) => (
+                    <LayerColours key={name} context={context} layer={part} name={name} />
+                  ))}
                 <SolidPiles weigh={weigh} units={units} />
+                {context.piece.plan.pieces > 1 && <WeighEach context={context} times={weigh.times} />}
                 {context.piece.plan.pieces > 1 && <Batch pieces={context.piece.plan.pieces} />}
               </>
             ) : (

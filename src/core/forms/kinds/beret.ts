@@ -30,8 +30,8 @@ export const beret: FormKind = {
   body: 'sheet',
   size: { name: 'disc', of: discOf },
   laidName: 'Disc resist',
-  defaults: { head: 570, diameter: 270, rise: 20, give: 0.05 },
-  usual: { thicknessMm: 2.5, firmness: 0.18, layers: 4, shrinkage: 0.36 },
+  defaults: { head: 570, diameter: 260, rise: 20, give: 0.05 },
+  usual: { thicknessMm: 2.5, firmness: 0.18, layers: 4, shrinkage: 0.28 },
   specs: () => [
     lengthSpec('diameter', 'Diameter', { hint: 'lying flat', min: 100, max: 600 }),
     lengthSpec('rise', 'Rise', { hint: 'height of the side', min: 0, max: 200 }),

@@ -21,7 +21,7 @@ export const flatFlower: FormKind = {
   body: 'sheet',
   size: { name: 'diameter', of: m => measure(m, 'diameter') },
   defaults: { diameter: 90, petals: 5, depth: 25 },
-  usual: { thicknessMm: 1.5, firmness: 0.14, layers: 2 },
+  usual: { thicknessMm: 2, firmness: 0.15, layers: 2 },
   specs: () => [
     lengthSpec('diameter', 'Diameter', { hint: 'petal tip to petal tip', min: 15, max: 1000 }),
     lengthSpec('petals', 'Petals', {

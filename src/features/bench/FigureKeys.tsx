@@ -1,0 +1,50 @@
+import type { ReactNode } from 'react';
+import { Button } from '../../ui/Button';
+
+/** Taller where there is room: an upright tablet. */
+const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
+export const FIGURES = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
+
+/** Where each stands, whatever stands beside them. */
+const PLACES: Readonly<Record<(typeof FIGURES)[number], string>> = {
+  '1': 'col-start-1 row-start-1',
+  '2': 'col-start-2 row-start-1',
+  '3': 'col-start-3 row-start-1',
+  '4': 'col-start-1 row-start-2',
+  '5': 'col-start-2 row-start-2',
+  '6': 'col-start-3 row-start-2',
+  '7': 'col-start-1 row-start-3',
+  '8': 'col-start-2 row-start-3',
+  '9': 'col-start-3 row-start-3',
+  '.': 'col-start-1 row-start-4',
+  '0': 'col-start-2 row-start-4',
+};
+
+/** Big keys for a figure, with room for a column of others beside them. */
+export const FigureKeys = (props: {
+  readonly onKey: (key: string) => void;
+  readonly onDelete: () => void;
+  readonly children?: ReactNode;
+}) => (
+  <div className={`grid gap-2 ${props.children ? 'grid-cols-4' : 'grid-cols-3'}`}>
+    {FIGURES.map(k => (
+      <Button
+        key={k}
+        size="wet"
+        onClick={() => props.onKey(k)}
+        className={`!text-3xl ${KEY_HEIGHT} ${PLACES[k]}`}
+      >
+        {k}
+      </Button>
+    ))}
+    <Button
+      size="wet"
+      className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
+      onClick={props.onDelete}
+      aria-label="Delete last digit"
+    >
+      ⌫
+    </Button>
+    {props.children}
+  </div>
+);
