@@ -14,6 +14,8 @@ interface Maker {
   /** What stands in the log of somebody who works so, and what must not. */
   readonly logs: readonly RegExp[];
   readonly never: RegExp;
+  /** What says that the skin holds, where that is neither the pinch nor the fingertip. */
+  readonly skin?: string;
   /** How its firmness is tested: the test, soft, and firm. */
   readonly firm: { readonly soft: string | RegExp; readonly firm: string | RegExp };
 }
@@ -23,6 +25,7 @@ const PINCHED = { soft: /the skin lifts as one/, firm: /nothing lifts/ } as cons
 const TAPE = /Measured/;
 /** What is seen when the skin holds. */
 const SKIN = { 'Pinch test': /the skin lifts as one/, 'Test it': 'Finger roll: hairs do not move' } as const;
+const HAIRS = 'Back of the cloth: hairs have come through';
 
 const MAKERS: readonly Maker[] = [
   {
@@ -101,10 +104,11 @@ const MAKERS: readonly Maker[] = [
   {
     way: 'wool on cloth',
     piece: 'Nuno scarf',
-    logs: [/Rub 40/, /Roll 30 lengthwise/],
+    logs: [/Rub 40, from the back/, /Roll 30 lengthwise, front up/, /Roll 30 lengthwise, back up/],
     never: /palms|tube|stocking/,
+    skin: HAIRS,
     firm: {
-      soft: 'Back of the cloth: hairs have come through',
+      soft: HAIRS,
       firm: 'Back of the cloth: puckered all over',
     },
   },
@@ -186,7 +190,11 @@ for (const maker of MAKERS)
       if (words === 'Pinch test' || words === 'Test it') {
         if (skinHolds) firmTests += 1;
         else expect(await placesAtAllWidths(page), `while testing: ${words}`).toEqual(places);
-        const grade = skinHolds ? (firmTests > 2 ? maker.firm.firm : maker.firm.soft) : SKIN[words];
+        const grade = skinHolds
+          ? firmTests > 2
+            ? maker.firm.firm
+            : maker.firm.soft
+          : (maker.skin ?? SKIN[words]);
         await tap(page, grade);
         skinHolds = true;
       }

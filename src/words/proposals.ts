@@ -1,7 +1,7 @@
 import type { ProposedAct, Reason } from '../core/advice/proposedAct';
 import { actWords, controlOf } from '../core/acts/act';
 import type { PieceWording } from '../core/acts/actSpec';
-import { inDirection, onFace, times } from '../core/acts/actWords';
+import { inDirection, onFace, rubbedOn, times } from '../core/acts/actWords';
 import { showQuantity, type UnitSystem } from '../core/units/units';
 import { recipeStepWords } from '../core/recipe/recipeSteps';
 import { DEFAULT_SETTINGS } from '../records/settings';
@@ -14,7 +14,7 @@ export const proposalWords = (proposed: ProposedAct, of: PieceWording): string =
     case 'wet':
       return `Wet it${onFace(proposed.face, of)}`;
     case 'rub':
-      return `Rub ${proposed.count}${onFace(proposed.face, of)}`;
+      return `Rub ${proposed.count}${rubbedOn(proposed.face, of)}`;
     case 'pinch':
       return 'Pinch test';
     case 'test':
@@ -50,6 +50,7 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'dry-face': 'This side is still dry. Press it flat, with no dry tufts and no puddles. Do not rub yet.',
   'no-skin-yet': 'The skin does not hold yet. Rub as gently as you would hold an egg, edges first.',
   'skin-to-test': 'Pinch the surface and lift. When it lifts as one, you can roll.',
+  'hairs-through': 'Hairs have come through. Turn it over and rub it from the back too.',
   'measure-due': 'You have rolled for a while. Measure it flat, without stretching.',
   'least-worked': 'This way has had the least work. Felt shrinks in the direction you roll.',
   'direction-lags': 'This direction is behind. Roll only this way, and measure often.',
@@ -105,6 +106,9 @@ const ROUND: Readonly<Partial<Record<Reason, string>>> = {
 /** The fingertip says what the pinch says elsewhere. */
 const FINGER = 'Roll a fingertip on it. When no hairs move, the skin holds.';
 
+/** On cloth hairs say it. */
+const BACK = 'Look at the back. When hairs stand through everywhere, the wool holds.';
+
 const DRAWING = 'Lay it flat on its template or resist, and tap where its edge is.';
 
 /** Why this advice, in a sentence or two. */
@@ -124,7 +128,9 @@ export const proposalReason = (
     proposed.act === 'compare'
       ? DRAWING
       : reason === 'skin-to-test' && proposed.act === 'test'
-        ? FINGER
+        ? proposed.test === 'cloth'
+          ? BACK
+          : FINGER
         : ((of.way.bySide ? undefined : ROUND[reason]) ?? REASONS[reason]);
   if (!about) return why;
   const length = (v: number): string => showQuantity(v, 'length', of.units);

@@ -16,6 +16,10 @@ export const onFace = (face: number, { faces }: Pick<PieceWording, 'faces'>): st
 export const sideUp = (face: number, of: Pick<PieceWording, 'faces' | 'hasBack'>): string =>
   of.hasBack ? (face === 1 ? ', front up' : ', back up') : onFace(face, of);
 
+/** Which side is rubbed: of a sheet its back is told, over a resist each. */
+export const rubbedOn = (face: number, of: Pick<PieceWording, 'faces' | 'hasBack'>): string =>
+  of.hasBack ? (face === 1 ? '' : ', from the back') : onFace(face, of);
+
 /** Which way it is rolled; a solid is rolled every way. */
 export const inDirection = (deg: RollDirection, { isSolid }: Pick<PieceWording, 'isSolid'>): string =>
   isSolid ? ', every way' : ` ${DIRECTION[deg]}`;

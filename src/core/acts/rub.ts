@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Count, Side, Spread, withSpread } from './actFields';
 import { defineAct } from './actSpec';
-import { forMinutes, onFace, roughly } from './actWords';
+import { forMinutes, roughly, rubbedOn } from './actWords';
 import { PRACTICE } from './practice';
 import { WATER_INTENSITY } from './waterIntensity';
 
@@ -11,7 +11,7 @@ const REFERENCE_ROLLS = 0.4;
 /** A face is rubbed. */
 export const rub = defineAct(z.object({ kind: z.literal('rub'), face: Side, count: Count, give: Spread }))({
   place: 'bench',
-  words: (act, of) => `Rub ${roughly(act.give)}${act.count}${onFace(act.face, of)}`,
+  words: (act, of) => `Rub ${roughly(act.give)}${act.count}${rubbedOn(act.face, of)}`,
   caution: 'Soap or wool can irritate skin: wear gloves, rinse. Stop if it hurts or goes numb.',
   amount: ({ count, give = 0 }) => ({ count, spread: give }),
   work: ({ count, give = 0 }, water) => {

@@ -245,3 +245,32 @@ describe('the next act follows the order of the work', () => {
     expect(ask(ball, test('squeeze', 3))).toMatchObject({ act: 'stop' });
   });
 });
+
+describe('wool on cloth', () => {
+  const CLOTH = wayOf({}, { outlineIs: 'cloth', solid: null }, 'cloth');
+  const WET: Act = { kind: 'wet', face: 1, water: 'hot' };
+  const rubbed = (face: number): Act => ({ kind: 'rub', face, count: 40 });
+  const back = (grade: number): Act => ({ kind: 'test', test: 'cloth', grade });
+  const next = (...acts: Act[]): ProposedAct => {
+    const state = benchState(logOf(...acts));
+    const form = { ...FLAT, outlineIs: 'cloth' } as const;
+    return nextAct(state, progressForecast(GAUGES, state), {
+      faces: [1],
+      legs: [1, 2],
+      setOfRolls: 30,
+      form,
+      way: CLOTH,
+    });
+  };
+
+  it('is rubbed until hairs stand through its back, then from the back too, then rolled each way up', () => {
+    expect(next(WET, rubbed(1))).toMatchObject({ act: 'test', test: 'cloth' });
+    expect(next(WET, rubbed(1), back(0))).toMatchObject({ act: 'rub', face: 1, reason: 'no-skin-yet' });
+    expect(next(WET, rubbed(1), back(1))).toMatchObject({ act: 'rub', face: 2, reason: 'hairs-through' });
+    const through = [WET, rubbed(1), back(1), rubbed(2)];
+    expect(next(...through)).toMatchObject({ act: 'roll', face: 1 });
+    expect(next(...through, roll(0, 30), roll(90, 30))).toMatchObject({ act: 'roll', face: 2 });
+    // Whoever rolled already is not sent back.
+    expect(next(WET, rubbed(1), back(1), roll(0, 30))).toMatchObject({ act: 'roll' });
+  });
+});

@@ -10,6 +10,7 @@ import type { FirmTest } from '../acts/feltTests';
 import { firmAct, firmTestOf, firmTestResult } from './firmTest';
 import { shrinkOf } from '../ways/shrinkOf';
 import type { UsualAmount, Way } from '../ways/way';
+import { skinHolds } from './skin';
 import { usualAct } from './usualAct';
 import type { Judge } from '../acts/vocabulary';
 import { type Habits, habitOf } from '../ways/habits';
@@ -37,11 +38,6 @@ const leastOf = (state: BenchState, faces: readonly number[], ways: readonly Rol
     .flatMap(face => ways.map(way => leastFace(state, [face], way)))
     .reduce((a, b) => (b.work < a.work ? b : a));
 
-/** Grades from which the skin holds: it lifts as one; hairs do not move. Either test is enough. Common practice. */
-const SKIN = { pinch: 2, finger: 1 } as const;
-const skinHolds = ({ pinch, tests }: BenchState): boolean =>
-  (pinch ?? 0) >= SKIN.pinch || (tests.finger ?? 0) >= SKIN.finger;
-
 /** The test that says whether the skin holds: its last grade, and what was worked since. */
 const skinOf = (state: BenchState, { skinTest: test }: Way): { grade: number | null; since: number } =>
   test === 'pinch'
@@ -65,10 +61,18 @@ const moreSkin = (state: BenchState, faces: readonly number[], { skin }: Way): P
   return { act: 'rub', face, count: skin.count, reason: 'no-skin-yet' };
 };
 
+/** Once hairs have come through, cloth is rubbed from its back too, before it is rolled. */
+const fromTheBack = (state: BenchState, { rubsBack, skin, shrink }: Way): ProposedAct | null =>
+  rubsBack && (state.done[shrink.kind] ?? 0) === 0 && (state.rubs[BACK] ?? 0) < skin.count
+    ? { act: 'rub', face: BACK, count: skin.count, reason: 'hairs-through' }
+    : null;
+/** The side of a sheet that lies down while it is laid. */
+const BACK = 2;
+
 const early = (state: BenchState, faces: readonly number[], way: Way): ProposedAct | null => {
   const dry = faces.find(f => !state.wettedFaces.includes(f));
   if (dry !== undefined) return { act: 'wet', face: dry, reason: 'dry-face' };
-  if (skinHolds(state)) return null;
+  if (skinHolds(state)) return fromTheBack(state, way);
   const { grade, since } = skinOf(state, way);
   // Shrunk without a test: whoever works on knows that it holds.
   const { kind } = way.shrink;

@@ -7,6 +7,7 @@ import type { Way } from '../ways/way';
 import { resistComesOut } from './gates';
 import { SIZE_TOLERANCE } from '../tolerances';
 import type { ProposedAct } from './proposedAct';
+import { skinHolds } from './skin';
 
 /** Shares of the way to the target from which the resist comes out, early or by size; a cut heals worse later. Common practice. */
 const COMES_OUT = { early: { mouth: 0.15, cut: 0.15 }, size: { mouth: 0.9, cut: 0.7 } } as const;
@@ -49,8 +50,7 @@ const resistAct = (state: BenchState, { habits, form, forecast }: Of, isEnd: boo
   const how = resistComesOut(form);
   if (how === 'none' || state.isResistOut) return null;
   const when = habitOf(habits, 'resist');
-  const skinHolds = (state.pinch ?? 0) >= 2 || (state.tests.finger ?? 0) >= 1;
-  const isTime = when !== 'last' && skinHolds && leastProgress(forecast) >= COMES_OUT[when][how];
+  const isTime = when !== 'last' && skinHolds(state) && leastProgress(forecast) >= COMES_OUT[when][how];
   if (!isEnd && !isTime) return null;
   return { act: 'open', what: how === 'cut' && !state.isCut ? 'cut' : 'resist-out', reason: 'time-to-open' };
 };

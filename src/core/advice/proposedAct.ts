@@ -8,6 +8,8 @@ export type Reason =
   | 'dry-face'
   | 'no-skin-yet'
   | 'skin-to-test'
+  /** Hairs have come through cloth: it is rubbed from its back. */
+  | 'hairs-through'
   | 'measure-due'
   | 'least-worked'
   | 'direction-lags'

@@ -34,7 +34,9 @@ export interface Way {
   /** What makes the skin: of each side, or of the whole. */
   readonly skin: UsualAmount;
   /** Which test says whether the skin holds. */
-  readonly skinTest: 'pinch' | 'finger';
+  readonly skinTest: 'pinch' | 'finger' | 'cloth';
+  /** True where it is rubbed from its back too, once hairs have come through. */
+  readonly rubsBack?: true;
   /** What shrinks it, and how much at once; up to 3 cm it may be another act. */
   readonly shrink: UsualAmount & { readonly small?: ActKind };
   /** What firms it at its size. */

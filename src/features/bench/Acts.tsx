@@ -136,7 +136,8 @@ export const HowItIsDone = (props: {
   return (
     <ActControls
       act={act}
-      faces={standing.faces}
+      faces={standing.legs}
+      hasBack={standing.way.hasBack ?? false}
       alongOnTable={plan.form.alongOnTable}
       hasDirections={standing.way.hasDirections}
       settings={context.settings}

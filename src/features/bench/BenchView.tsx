@@ -96,7 +96,8 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
             <Rose
               form={plan.form}
               state={state}
-              faces={standing.faces}
+              faces={standing.legs}
+              hasBack={standing.way.hasBack ?? false}
               next={nextPetal(acting, acting.proposed)}
               now={nowShare(standing.forecast)}
             />
@@ -105,8 +106,13 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
           )}
         </div>
         <figcaption className="text-center text-lg leading-none">
-          {doneWords(state, standing)}
-          {throws}
+          <span>
+            {doneWords(state, standing)}
+            {throws}
+          </span>
+          {standing.way.hasBack && state.rolls > 0 && (
+            <span className="block pt-1 text-sm text-chalk">Dark: front up. Pale: back up.</span>
+          )}
         </figcaption>
       </figure>
       <div className="flex flex-col gap-3">
@@ -178,7 +184,7 @@ const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly p
   const laying = useLaying(context, plan, bench);
   const isPanel = acting.panel !== null;
   const isLaying = laying.isNow && !isPanel;
-  useBenchKeys(acting, { bench, faces: standing.faces, isHeld: laying.isNow });
+  useBenchKeys(acting, { bench, faces: standing.legs, isHeld: laying.isNow });
   useLayKeys(laying, isLaying);
   useWakeLock();
   const steadyTap = useSteadyTap();

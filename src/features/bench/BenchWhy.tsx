@@ -49,6 +49,7 @@ const RULES: Readonly<Record<Reason, string>> = {
   'dry-face': 'Every side is wetted before it is rubbed.',
   'no-skin-yet': skin,
   'skin-to-test': skin,
+  'hairs-through': 'Wool on cloth is rubbed from both sides before it is rolled.',
   'measure-due': measuring,
   'least-worked': `The direction and side with the least work is rolled next. ${measuring}`,
   'direction-lags': `A direction lags when it is ${Math.round(100 * LOPSIDED_PROGRESS)} percentage points behind. Then only that one is rolled. ${measuring}`,

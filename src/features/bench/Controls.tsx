@@ -72,6 +72,8 @@ const Cycle = <T extends string>(props: {
 interface ControlsProps {
   readonly act: Act;
   readonly faces: readonly number[];
+  /** True for a sheet: its sides are its front and its back. */
+  readonly hasBack: boolean;
   readonly alongOnTable: FormPlan['alongOnTable'];
   /** False for a solid: it is rolled every way. */
   readonly hasDirections: boolean;
@@ -99,12 +101,15 @@ const DirectionChoice = ({ act, alongOnTable, onChoose }: ControlsProps) => (
 );
 
 /** Which face lies up. */
-const SideChoice = ({ act, faces, onChoose }: ControlsProps) => (
+const SideChoice = ({ act, faces, hasBack, onChoose }: ControlsProps) => (
   <Choice
     label="Face"
     size="wet"
     value={String(controlOf(act.kind)?.choicesOf(act).face ?? 1)}
-    options={faces.map(f => ({ value: String(f), text: `side ${f}` }))}
+    options={faces.map(f => ({
+      value: String(f),
+      text: hasBack ? (f === 1 ? 'front' : 'back') : `side ${f}`,
+    }))}
     onChoose={v => onChoose({ face: Number(v) })}
   />
 );

@@ -30,6 +30,8 @@ export interface RoseProps {
   readonly form: FormPlan;
   readonly state: BenchState;
   readonly faces: readonly number[];
+  /** True for a sheet: what is drawn by side is its front and its back. */
+  readonly hasBack: boolean;
   /** Present length as a share of the laid one, once measured. */
   readonly now: { readonly along: number; readonly across: number } | null;
   readonly next: { readonly face: number; readonly directionDeg: number } | null;
@@ -71,7 +73,7 @@ export const Outlines = ({ form, now }: Pick<RoseProps, 'form' | 'now'>) => (
  * The rolling rose: rolls in each direction round a small plan of the piece. Face 1 grows to one side, face 2 to the
  * other; a single face grows to both; the petal to grow next is marked.
  */
-export const Rose = ({ form, state, faces, next, now }: RoseProps) => {
+export const Rose = ({ form, state, faces, hasBack, next, now }: RoseProps) => {
   const most = Math.max(FULL, ...state.petals.map(p => p.rolls));
   const wording = ROLL_DIRECTIONS.map(
     d => `${d}°: ${faces.map(f => total(state.petals, d, f)).join(' and ')}`,
@@ -81,7 +83,7 @@ export const Rose = ({ form, state, faces, next, now }: RoseProps) => {
       viewBox={`${-R - 50} ${-R - 34} ${2 * R + 100} ${2 * R + 68}`}
       className="h-full w-full"
       role="img"
-      aria-label={`Rolls by direction, counted from lengthwise, by side. ${wording}`}
+      aria-label={`Rolls by direction, counted from lengthwise, by ${hasBack ? 'front and back' : 'side'}. ${wording}`}
     >
       <circle r={HUB} className="fill-soap stroke-rim" />
       <circle r={R} className="fill-none stroke-rim" strokeDasharray="2 6" />

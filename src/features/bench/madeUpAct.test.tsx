@@ -125,6 +125,7 @@ describe('a made-up act at the bench', () => {
     acts: actsOf(way),
     isComputing: false,
     faces: [1],
+    legs: [1],
     forecast: progressForecast(plan.form.gauges, benchState([])),
     proposed: { act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' },
     wording: WORDING,

@@ -19,7 +19,7 @@ import { testWords } from '../../words/feltTests';
 import { usePieceForecast } from './usePieceForecast';
 
 /** What needs no model: the felt is not rolled yet. */
-const EARLY: ReadonlySet<Reason> = new Set(['dry-face', 'no-skin-yet', 'skin-to-test']);
+const EARLY: ReadonlySet<Reason> = new Set(['dry-face', 'no-skin-yet', 'skin-to-test', 'hairs-through']);
 
 /** What a hole asks for that must fit: where that is put off, the rest goes on. */
 const OPENINGS: ReadonlySet<Reason> = new Set(['must-fit', 'hole-small']);
