@@ -84,6 +84,8 @@ export interface BenchControl {
   readonly key: string | null;
   readonly takes: ReadonlyArray<'direction' | 'side' | 'water' | 'count' | 'cushion' | 'pressure'>;
   readonly unit: 'min' | null;
+  /** True where it can be logged without a number. */
+  readonly byFeel: boolean;
   readonly counts: { readonly usual: number; readonly choices: readonly number[] } | null;
   readonly turns: 'direction' | 'water' | 'count' | null;
   readonly make: (choices: ActChoices, usual: UsualWork) => Act | null;

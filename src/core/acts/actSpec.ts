@@ -50,6 +50,8 @@ export interface UsualWork {
   readonly setOfRolls: number;
   readonly cushion: Cushion;
   readonly pressure: Pressure;
+  /** What is done of an act at once, by its kind; what is not named is as common practice has it. */
+  readonly amounts?: Readonly<Record<string, number>>;
 }
 
 /** How an act is chosen and logged at the bench. */
@@ -62,6 +64,8 @@ export interface ActControl<A extends BaseAct> {
   readonly unit?: 'min';
   /** Counts to choose from, and the one that is taken until another is chosen (common practice). */
   readonly counts?: { readonly usual: number; readonly choices: readonly number[] };
+  /** True where it can be logged without a number: what takes minutes always can. */
+  readonly byFeel?: true;
   /** What the keys to the right and left change. */
   readonly turns?: 'direction' | 'water' | 'count';
   /** The act as a tap would log it; null where what it needs is not chosen. */
@@ -142,6 +146,7 @@ export interface ActEntry<S extends ActObject> {
     readonly key: string | null;
     readonly takes: ActControl<BaseAct>['takes'];
     readonly unit: 'min' | null;
+    readonly byFeel: boolean;
     readonly counts: NonNullable<ActControl<BaseAct>['counts']> | null;
     readonly turns: NonNullable<ActControl<BaseAct>['turns']> | null;
     readonly make: (choices: ActChoices, usual: UsualWork) => z.infer<S> | null;
@@ -181,6 +186,7 @@ export const defineAct =
             key: control.key ?? null,
             takes: control.takes,
             unit: control.unit ?? null,
+            byFeel: control.byFeel ?? control.unit === 'min',
             counts: control.counts ?? null,
             turns: control.turns ?? null,
             make: control.make,

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { Count, Side, Spread, withSpread } from './actFields';
 import { defineAct } from './actSpec';
 import { inDirection, roughly, sideUp } from './actWords';
+import type { UsualWork } from './actSpec';
+import { BY_FEEL, byFeelOf } from './byFeel';
 import { addPetal } from './benchFold';
 import type { RecipeStep, StepMove, WorkScope } from './recipeStep';
 import { CUSHION_WORDS } from './cushionWords';
@@ -34,6 +36,13 @@ const roundLeft = (
       ? [{ does: 'act', kind: 'roll', choices: { face, directionDeg: deg, count, ...how } }]
       : [];
   });
+};
+
+/** So many rolls; by feel as many as this maker usually does, and known as badly as that. */
+const rollsOf = (count: number | null, usual: UsualWork): { rolls: number; give?: number } => {
+  if (count !== null) return { rolls: count };
+  const rolls = Math.round(byFeelOf('roll', usual.setOfRolls, usual));
+  return { rolls, give: BY_FEEL * rolls };
 };
 
 /** The bundle is rolled, in a direction, with a face up; a solid every way. */
@@ -82,15 +91,21 @@ export const roll = defineAct(
     takes: ['direction', 'side', 'count', 'cushion', 'pressure'],
     counts: { usual: USUAL_ROLLS, choices: [10, 20, 30, 50, 100] },
     turns: 'direction',
-    make: ({ face = 1, directionDeg = 0, count, cushion, pressure }, usual) => ({
+    make: ({ face = 1, directionDeg = 0, count, feel, cushion, pressure }, usual) => ({
       kind: 'roll',
       face,
       directionDeg,
-      rolls: count ?? usual.setOfRolls,
+      ...rollsOf(feel ? null : (count ?? usual.setOfRolls), usual),
       cushion: cushion ?? usual.cushion,
       pressure: pressure ?? usual.pressure,
     }),
-    choicesOf: ({ face, directionDeg, rolls, cushion }) => ({ face, directionDeg, count: rolls, cushion }),
+    byFeel: true,
+    choicesOf: ({ face, directionDeg, rolls, give, cushion }) => ({
+      face,
+      directionDeg,
+      ...(give === BY_FEEL * rolls ? { feel: true } : { count: rolls }),
+      cushion,
+    }),
     counted: { noun: 'rolls', withCount: (act, rolls, give) => withSpread({ ...act, rolls }, give) },
   },
 });

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Count, Side, Spread, withSpread } from './actFields';
 import { defineAct } from './actSpec';
 import { forMinutes, roughly, rubbedOn } from './actWords';
+import { BY_FEEL, byFeelOf } from './byFeel';
 import { PRACTICE } from './practice';
 import { WATER_INTENSITY } from './waterIntensity';
 
@@ -47,8 +48,16 @@ export const rub = defineAct(z.object({ kind: z.literal('rub'), face: Side, coun
     takes: ['side', 'count'],
     counts: { usual: PRACTICE.rubs, choices: [20, 40, 60, 100] },
     turns: 'count',
-    make: ({ face = 1, count = PRACTICE.rubs }) => ({ kind: 'rub', face, count }),
-    choicesOf: ({ face, count }) => ({ face, count }),
+    byFeel: true,
+    make: ({ face = 1, count = PRACTICE.rubs, feel }, usual) => {
+      if (!feel) return { kind: 'rub', face, count };
+      const rubs = Math.round(byFeelOf('rub', PRACTICE.rubs, usual));
+      return { kind: 'rub', face, count: rubs, give: BY_FEEL * rubs };
+    },
+    choicesOf: ({ face, count, give }) => ({
+      face,
+      ...(give === BY_FEEL * count ? { feel: true } : { count }),
+    }),
     counted: { noun: 'rubs', withCount: (act, count, give) => withSpread({ ...act, count }, give) },
   },
 });

@@ -2,12 +2,10 @@ import { z } from 'zod';
 import { Minutes, Spread } from './actFields';
 import { defineAct } from './actSpec';
 import { duration } from './actWords';
+import { BY_FEEL, byFeelOf } from './byFeel';
 import type { BenchFold } from './benchFold';
 import type { Water } from './vocabulary';
 import { WATER_INTENSITY } from './waterIntensity';
-
-/** How far the amount of work done by feel may be off, as a share of it: what 6-ways.md gives as a deviation of its logarithm. */
-const BY_FEEL = 0.5;
 
 /**
  * An act that is done for a time and works the felt every way alike: rolled in the palms, stirred, rubbed over a ball. It is logged
@@ -78,8 +76,11 @@ export const timedAct = <K extends string>(
       takes: ['count'],
       counts: { usual: of.usual, choices: of.choices },
       turns: 'count',
-      make: ({ count = of.usual, feel }) =>
-        feel ? { kind, minutes: of.usual, give: BY_FEEL * of.usual, feel: true } : { kind, minutes: count },
+      make: ({ count = of.usual, feel }, usual) => {
+        if (!feel) return { kind, minutes: count };
+        const minutes = byFeelOf(kind, of.usual, usual);
+        return { kind, minutes, give: BY_FEEL * minutes, feel: true };
+      },
       choicesOf: ({ minutes, feel }) => (feel ? { feel: true } : { count: minutes }),
       counted: {
         withCount: (_, count, give) => ({ kind, minutes: count, ...(give === undefined ? {} : { give }) }),

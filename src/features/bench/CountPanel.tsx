@@ -1,3 +1,4 @@
+import { useOwnPace } from './useOwnUsual';
 import { useState } from 'react';
 import {
   type CountEstimate,
@@ -116,7 +117,8 @@ const Beats = (props: CountProps & { readonly onStart: () => void }) => {
   const { act, settings, onSettings } = props;
   const [taps, setTaps] = useState<readonly number[]>([]);
   const own = settings.rollsPerMinute;
-  const perMinute = own ?? USUAL_PACE;
+  const learnt = useOwnPace(act.kind);
+  const perMinute = own ?? learnt;
   const log = ({ count, give }: CountEstimate): void =>
     props.onLog(withCount(act, count, give > 0 ? give : undefined));
   const tapped = (at: number): void => {
@@ -134,7 +136,7 @@ const Beats = (props: CountProps & { readonly onStart: () => void }) => {
     >
       <p className="text-lg">
         {own === null
-          ? `It goes at ${USUAL_PACE} a minute, a usual pace. Tap once for each roll as you roll, and it goes at yours.`
+          ? `It goes at ${Math.round(learnt)} a minute, ${learnt === USUAL_PACE ? 'a usual pace' : 'as your log says'}. Tap once for each as you do it, and it goes at yours.`
           : `Your pace is ${Math.round(own)} a minute. Tap once for each roll to set it again.`}
       </p>
       <Button size="wet" className="min-h-24 !text-2xl" onClick={e => tapped(e.timeStamp)}>
@@ -143,7 +145,7 @@ const Beats = (props: CountProps & { readonly onStart: () => void }) => {
       <Sound {...props} />
       <Guesses of={GUESSES} unit="" isWhole onGuess={log} />
       <p className="text-[15px] text-chalk">
-        By the clock, at {own === null ? 'a usual pace' : 'your own pace'}
+        By the clock, at {own === null && learnt === USUAL_PACE ? 'a usual pace' : 'your own pace'}
       </p>
       <div className="grid grid-cols-5 gap-2">
         {MINUTES.map(minutes => (
@@ -186,9 +188,11 @@ export const CountPanel = (props: CountProps) => {
   const [isRunning, setRunning] = useState(false);
   const run = { ...props, onStart: () => setRunning(true) };
   if (isTimed(props.act)) return isRunning ? <Clock {...props} /> : <Minutes {...run} />;
-  return isRunning ? (
-    <Pacer {...props} perMinute={props.settings.rollsPerMinute ?? USUAL_PACE} />
-  ) : (
-    <Beats {...run} />
-  );
+  return isRunning ? <Paced {...props} /> : <Beats {...run} />;
+};
+
+/** The pacer, as fast as the maker goes. */
+const Paced = (props: CountProps) => {
+  const learnt = useOwnPace(props.act.kind);
+  return <Pacer {...props} perMinute={props.settings.rollsPerMinute ?? learnt} />;
 };

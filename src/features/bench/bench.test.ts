@@ -18,7 +18,7 @@ describe('the great button', () => {
   const of = {
     proposed: ROLL,
     chosen: {},
-    settings: { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const },
+    usual: { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const },
   };
 
   it('does what is advised, with the cushion and pressure chosen', () => {
@@ -74,16 +74,19 @@ describe('the great button', () => {
 
 describe('what was chosen', () => {
   const settings = { ...DEFAULT_SETTINGS, setOfRolls: 50, cushion: 'mat' as const };
-  const of = { proposed: ROLL, settings };
+  const of = { proposed: ROLL, usual: settings };
   const LATER: ProposedAct = { act: 'roll', face: 1, directionDeg: 0, rolls: 20, reason: 'way-to-go' };
 
   it('settles the rest as it stands: an answer that comes later changes nothing under the hand', () => {
     const shown = actFor('roll', { ...of, chosen: { kind: 'roll' } });
     const chosen = chosenWith({}, { kind: 'roll' }, of);
     expect(actFor('roll', { ...of, chosen })).toEqual(shown);
-    expect(actFor('roll', { proposed: LATER, chosen, settings })).toEqual(shown);
-    const further = chosenWith(chosen, { count: 100 }, { proposed: LATER, settings });
-    expect(actFor('roll', { proposed: LATER, chosen: further, settings })).toEqual({ ...shown, rolls: 100 });
+    expect(actFor('roll', { proposed: LATER, chosen, usual: settings })).toEqual(shown);
+    const further = chosenWith(chosen, { count: 100 }, { proposed: LATER, usual: settings });
+    expect(actFor('roll', { proposed: LATER, chosen: further, usual: settings })).toEqual({
+      ...shown,
+      rolls: 100,
+    });
   });
 
   it('begins anew with another act, and with its own count', () => {
@@ -98,7 +101,7 @@ describe('what was chosen', () => {
 
   it('leaves what only the advice knows to the advice', () => {
     const cut: ProposedAct = { act: 'open', what: 'cut', reason: 'by-recipe' };
-    expect(chosenWith({}, { face: 2 }, { proposed: cut, settings })).toEqual({ face: 2 });
+    expect(chosenWith({}, { face: 2 }, { proposed: cut, usual: settings })).toEqual({ face: 2 });
   });
 });
 

@@ -2,7 +2,7 @@ import { type ProposedAct, proposedChoices, proposedKind } from '../../core/advi
 import { type Act, controlOf } from '../../core/acts/act';
 import type { ActChoices } from '../../core/acts/choices';
 import { ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
-import type { Settings } from '../../records/settings';
+import type { UsualWork } from '../../core/acts/actSpec';
 
 /** What opens a panel, and what the great button says then. */
 export const PANELS = {
@@ -95,12 +95,12 @@ export const benchKind = (proposed: ProposedAct, chosen: ActOverride): BenchKind
 /** The act that a tap would log now; null where it is not the kind's to say and the advice does not ask for it. */
 export const actFor = (
   kind: BenchKind,
-  of: { readonly proposed: ProposedAct; readonly chosen: ActOverride; readonly settings: Settings },
+  of: { readonly proposed: ProposedAct; readonly chosen: ActOverride; readonly usual: UsualWork },
 ): Act | null => {
   const pieceForecast = proposedChoices(of.proposed);
   const own = proposedKind(of.proposed) === kind ? pieceForecast : {};
   const face = pieceForecast.face === undefined ? {} : { face: pieceForecast.face };
-  return controlOf(kind)?.make({ ...face, ...own, ...of.chosen }, of.settings) ?? null;
+  return controlOf(kind)?.make({ ...face, ...own, ...of.chosen }, of.usual) ?? null;
 };
 
 /**
@@ -110,7 +110,7 @@ export const actFor = (
 export const chosenWith = (
   was: ActOverride,
   more: ActOverride,
-  of: { readonly proposed: ProposedAct; readonly settings: Settings },
+  of: { readonly proposed: ProposedAct; readonly usual: UsualWork },
 ): ActOverride => {
   const isOther = more.kind !== undefined && more.kind !== benchKind(of.proposed, was);
   const next: ActOverride = isOther ? more : { ...was, ...more };

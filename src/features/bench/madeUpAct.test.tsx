@@ -126,6 +126,7 @@ describe('a made-up act at the bench', () => {
     isComputing: false,
     faces: [1],
     legs: [1],
+    usual: DEFAULT_SETTINGS,
     forecast: progressForecast(plan.form.gauges, benchState([])),
     proposed: { act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' },
     wording: WORDING,

@@ -29,7 +29,7 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
   const navigate = useNavigate();
   const logged = context.entries.at(-1)?.id ?? '';
   const proposed = putOffAt === logged ? standing.onward : standing.proposed;
-  const as = { proposed, settings: context.settings };
+  const as = { proposed, usual: standing.usual };
   const kind = benchKind(proposed, chosen);
   const act: Act | null = isTap(kind) ? actFor(kind, { ...as, chosen }) : null;
   /** A set of rolls as it would be done now. */

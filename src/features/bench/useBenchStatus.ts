@@ -16,6 +16,7 @@ import type { PieceWording } from '../../core/acts/actSpec';
 import { faultName } from '../../words/faults';
 import { markWords } from '../../words/drawingMarks';
 import { testWords } from '../../words/feltTests';
+import { useOwnUsual } from './useOwnUsual';
 import { usePieceForecast } from './usePieceForecast';
 
 /** What needs no model: the felt is not rolled yet. */
@@ -34,6 +35,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const faces = useMemo(() => (bySide ? plan.form.faces.map((_, i) => i + 1) : [1]), [plan.form, bySide]);
   const legs = useMemo(() => (way.hasBack ? FRONT_AND_BACK : faces), [way.hasBack, faces]);
   const { judge } = context.piece;
+  const usual = useOwnUsual(context.settings);
   const state = useMemo(
     () => benchState(context.entries, wettedWhileLaid(context.layings.map(e => e.act))),
     [context.entries, context.layings],
@@ -93,6 +95,8 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const isComputing = isPending && !EARLY.has(alone.reason);
   return {
     way,
+    /** How this maker usually does it. */
+    usual,
     acts: actsOf(way, plan.form.gauges),
     isComputing,
     faces,
