@@ -259,3 +259,27 @@ test('a measurement that is passed over is not asked for twice running', async (
   expect(asked).toBeGreaterThan(0);
   expect(asked).toBeLessThan(5);
 });
+
+test('a piece that comes as it comes has no size to reach, is worked by feel, and teaches by its result', async ({
+  page,
+}) => {
+  page.setDefaultTimeout(8000);
+  await begin(page, 'Flat rectangle');
+  await page.getByRole('radio', { name: 'as it comes' }).tap();
+  await stage(page, 'Bench').tap();
+  await tap(page, 'Everything is laid already');
+  const lines = page.getByRole('list', { name: 'Measuring lines' });
+  await expect(lines).toContainText('no size is to be reached');
+  await expect(lines).not.toContainText('%');
+  await expect(page.getByRole('radio', { name: 'Measure' })).toHaveCount(0);
+  await stage(page, 'Template').tap();
+  await stage(page, 'Finish').tap();
+  await page.getByLabel(/^A, /).fill('21');
+  await page.getByLabel(/^B, /).fill('16');
+  await page.keyboard.press('Enter');
+  const length = page.getByRole('row', { name: /^A, / });
+  await expect(length).toContainText('21.0 cm');
+  await expect(length).toContainText('—');
+  await tap(page, 'Mark as finished');
+  await expect(page.getByText(/^Finished on /)).toBeVisible();
+});

@@ -139,7 +139,7 @@ export const pieceScene = (
       points: scalePoints(form.laid.points, { x: options.now.along, y: options.now.across }),
       closed: true,
     });
-  shapes.push({ role: 'wanted', points: form.finished, closed: true });
+  if (!form.asItComes) shapes.push({ role: 'wanted', points: form.finished, closed: true });
   const turned = shapes.map(s => ({ ...s, points: s.points.map(turn) }));
   const grips = [
     ...form.handles.map(h => ({ target: h.measure, at: h.at, towards: h.towards, rate: h.rate })),

@@ -102,13 +102,18 @@ const halved = (shapes: readonly Shape[], form: FormPlan): Shape[] => {
 
 const notesOf = (plan: Plan, of: TemplateOf, half: boolean): string[] => {
   const length = (v: number): string => showQuantity(v, 'length', of.units);
-  const gauges = plan.form.gauges.map(g => `${g.id} laid ${length(g.laidMm)}, target ${length(g.wantedMm)}`);
+  const { asItComes } = plan.form;
+  const gauges = plan.form.gauges.map(g =>
+    asItComes
+      ? `${g.id} laid ${length(g.laidMm)}`
+      : `${g.id} laid ${length(g.laidMm)}, target ${length(g.wantedMm)}`,
+  );
   const heaps =
     plan.weigh?.faces.map(f => `${f.name} ${showQuantity(f.grams, 'mass', of.units)}`).join(', ') ?? '';
   const alike = of.pieces > 1 ? ` · ${of.pieces} alike` : '';
   return [
     `${of.date} · shrinkage ${showShare(plan.shrinkage.along)} lengthwise, ${showShare(plan.shrinkage.across)} crosswise · wool: ${heaps}${alike}`,
-    `${DASHED_LINE[plan.form.outlineIs]} The dotted line is the target size. ${gauges.join('; ')}.`,
+    `${DASHED_LINE[plan.form.outlineIs]} ${asItComes ? 'It comes as it comes.' : 'The dotted line is the target size.'} ${gauges.join('; ')}.`,
     ...(half
       ? ['Half of it: put the fold line on the fold of your paper or plastic, and cut both layers.']
       : []),

@@ -58,6 +58,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
   reserveShare: z.number().min(0).lt(2),
   scaleStepG: z.number().min(0.001).lt(1000),
   heaps: z.enum(['each', 'together']).exactOptional(),
+  asItComes: z.literal(true).exactOptional(),
 });
 
 const PieceSchema = z.object({

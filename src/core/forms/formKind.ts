@@ -146,6 +146,8 @@ export interface FormPlan {
   readonly fits: readonly Gauge[];
   /** Which of the gauges are gone once it is open. */
   readonly closedLines: readonly string[];
+  /** True where no size is to be reached: then what is wanted is only what is expected. */
+  readonly asItComes: boolean;
   readonly handles: readonly Handle[];
   readonly cuts: readonly NamedLine[];
   readonly folds: readonly NamedLine[];
@@ -174,6 +176,7 @@ export const PLAIN = {
   trouble: null,
   fits: [],
   closedLines: [],
+  asItComes: false,
   cuts: [],
   folds: [],
   openings: [],

@@ -48,7 +48,11 @@ export const formLayer = (kind: FormKind, input: PlanInput, of: FormLaying): Lay
       resistMm: mm(input.resistMm),
       ...(of.finenessMm === undefined ? {} : { finenessMm: of.finenessMm }),
     };
-    const form = { ...kind.plan(inside, laying, input.form.outline), ...fitsOf(kind, inside, laying) };
+    const form = {
+      ...kind.plan(inside, laying, input.form.outline),
+      ...fitsOf(kind, inside, laying),
+      asItComes: input.asItComes ?? false,
+    };
     return isFinite(form) ? form : null;
   };
   return (sizeMm, s) => {

@@ -66,3 +66,9 @@ export const startFrom = (input: PlanInput, from: StartFrom): PlanInput => {
     chain: { ...input.chain, [from]: value },
   };
 };
+
+/** A plan with or without a size to reach; without one it stands on what is laid. */
+export const setAsItComes = (input: PlanInput, comes: boolean): PlanInput => {
+  const { asItComes: _, ...wanted } = input;
+  return comes ? { ...startFrom(input, 'laidSize'), asItComes: true } : wanted;
+};

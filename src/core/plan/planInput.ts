@@ -29,6 +29,8 @@ export interface PlanInput {
   readonly keptShare: number;
   readonly reserveShare: number;
   readonly scaleStepG: number;
+  /** True where no size is to be reached: it is laid, worked until it is firm, and comes as it comes. */
+  readonly asItComes?: true;
   /** Whether the heaps of solids alike are weighed for each, or for all together and divided by hand; together when left out. */
   readonly heaps?: 'each' | 'together';
 }

@@ -67,16 +67,12 @@ export const GreatButton = ({
 );
 
 /** Which act the great button logs, in one row. */
-export const ActRow = (props: {
-  readonly acting: ActSelection;
-  readonly standing: BenchStatus;
-  readonly context: PieceContext;
-}) => {
-  const { acting, standing, context } = props;
+export const ActRow = (props: { readonly acting: ActSelection; readonly standing: BenchStatus }) => {
+  const { acting, standing } = props;
   return (
     <KindChoice
       kinds={standing.acts}
-      judge={context.piece.judge}
+      judge={standing.judge}
       kind={acting.panel ?? acting.kind}
       onKind={kind => (opensPanel(kind) ? acting.setPanel(kind) : acting.choose({ kind }))}
     />

@@ -117,12 +117,15 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
       </figure>
       <div className="flex flex-col gap-3">
         {/* Its room is kept while it is worked out: nothing moves under a hand. */}
-        <div className="min-h-24">{standing.model && <RollsToGo model={standing.model} />}</div>
+        <div className="min-h-24">
+          {standing.model && !plan.form.asItComes && <RollsToGo model={standing.model} />}
+        </div>
         <GaugeStatus
           forecast={standing.forecast}
           units={context.settings.units}
           model={standing.model}
           openings={standing.openings}
+          hasTarget={!plan.form.asItComes}
           unequal={
             standing.many
               ? null
@@ -217,14 +220,8 @@ const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly p
           isLaying ? <LayUndo laying={laying} /> : <UndoButton bench={bench} wording={standing.wording} />
         }
         redo={<RedoButton bench={bench} />}
-        acts={
-          isLaying ? (
-            <LayActs laying={laying} />
-          ) : (
-            <ActRow acting={acting} standing={standing} context={context} />
-          )
-        }
-        actCount={keysOf(standing.acts, context.piece.judge).length}
+        acts={isLaying ? <LayActs laying={laying} /> : <ActRow acting={acting} standing={standing} />}
+        actCount={keysOf(standing.acts, standing.judge).length}
         openers={<Openers acting={acting} />}
       />
     </div>

@@ -57,10 +57,13 @@ export const GaugeStatus = ({
   model,
   unequal,
   openings,
+  hasTarget,
 }: {
   readonly forecast: Forecast;
   readonly units: UnitSystem;
   readonly model: ModelAnswer | null;
+  /** False where it comes as it comes. */
+  readonly hasTarget: boolean;
   /** Holes that must fit, once it is open. */
   readonly openings: readonly GaugeProgress[];
   /** How many alike that came out unequal. */
@@ -74,17 +77,25 @@ export const GaugeStatus = ({
           <span className={`text-5xl font-semibold ${s.measured ? 'text-now' : 'text-chalk'}`}>
             {showFigure(s.nowMm, 'length', { units: units })}
           </span>
-          <span className="text-lg text-chalk">{s.measured ? '' : 'laid '}to</span>
-          <span className="text-2xl text-wanted">
-            {showFigure(s.gauge.wantedMm, 'length', { units: units })}
-          </span>
-          <span className="text-chalk">{homeUnit('length', units)}</span>
-          <span className="ml-auto text-2xl font-semibold">{Math.round(100 * s.progress)} %</span>
+          {hasTarget ? (
+            <>
+              <span className="text-lg text-chalk">{s.measured ? '' : 'laid '}to</span>
+              <span className="text-2xl text-wanted">
+                {showFigure(s.gauge.wantedMm, 'length', { units: units })}
+              </span>
+              <span className="text-chalk">{homeUnit('length', units)}</span>
+              <span className="ml-auto text-2xl font-semibold">{Math.round(100 * s.progress)} %</span>
+            </>
+          ) : (
+            <span className="text-lg text-chalk">
+              {homeUnit('length', units)} {s.measured ? 'now' : 'laid'}
+            </span>
+          )}
         </div>
-        <Way gaugeNow={s} />
+        {hasTarget && <Way gaugeNow={s} />}
         <p className="min-h-10 text-sm text-chalk">
           {s.gauge.name}
-          {model && <Predicted gaugeNow={s} model={model} at={g} units={units} />}
+          {model && hasTarget && <Predicted gaugeNow={s} model={model} at={g} units={units} />}
         </p>
       </li>
     ))}
@@ -100,7 +111,11 @@ export const GaugeStatus = ({
         <span className="text-sm text-chalk">{gauge.name}</span>
       </li>
     ))}
-    <li className="text-sm text-chalk">Per cent: how far from laid to target.</li>
+    <li className="text-sm text-chalk">
+      {hasTarget
+        ? 'Per cent: how far from laid to target.'
+        : 'It comes as it comes: no size is to be reached.'}
+    </li>
     {unequal && (
       <li role="status" className="border-l-4 border-wanted pl-3 text-lg">
         Unequal: piece {unequal.larger} is {Math.round(100 * unequal.by)} % larger at {unequal.gaugeId}. Work

@@ -159,7 +159,14 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
             {asked ??
               (typed !== '' && !good
                 ? 'That is not a length.'
-                : `${gaugeNow.measured || isFelt ? `last ${showQuantity(gaugeNow.nowMm, 'length', units)}, ` : ''}target ${showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}`)}
+                : [
+                    ...(gaugeNow.measured || isFelt
+                      ? [`last ${showQuantity(gaugeNow.nowMm, 'length', units)}`]
+                      : []),
+                    ...(form.asItComes
+                      ? []
+                      : [`target ${showQuantity(gaugeNow.gauge.wantedMm, 'length', units)}`]),
+                  ].join(', '))}
           </p>
         </div>
       </div>

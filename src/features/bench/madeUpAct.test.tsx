@@ -127,6 +127,7 @@ describe('a made-up act at the bench', () => {
     faces: [1],
     legs: [1],
     usual: DEFAULT_SETTINGS,
+    judge: 'tape',
     forecast: progressForecast(plan.form.gauges, benchState([])),
     proposed: { act: 'other', kind: 'tread', count: 40, reason: 'by-recipe' },
     wording: WORDING,

@@ -34,7 +34,8 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const { bySide } = way;
   const faces = useMemo(() => (bySide ? plan.form.faces.map((_, i) => i + 1) : [1]), [plan.form, bySide]);
   const legs = useMemo(() => (way.hasBack ? FRONT_AND_BACK : faces), [way.hasBack, faces]);
-  const { judge } = context.piece;
+  // Where no size is to be reached there is nothing to measure against.
+  const judge = plan.form.asItComes ? 'feel' : context.piece.judge;
   const usual = useOwnUsual(context.settings);
   const state = useMemo(
     () => benchState(context.entries, wettedWhileLaid(context.layings.map(e => e.act))),
@@ -95,6 +96,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const isComputing = isPending && !EARLY.has(alone.reason);
   return {
     way,
+    judge,
     /** How this maker usually does it. */
     usual,
     acts: actsOf(way, plan.form.gauges),

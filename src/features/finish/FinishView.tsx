@@ -122,7 +122,7 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
       label: at ? 'finish' : 'reopen',
     });
   // Whoever works by feel needs no tape to be done; then its wool learns nothing of it.
-  const byFeel = context.piece.judge !== 'tape';
+  const byFeel = context.piece.judge !== 'tape' || context.piece.plan.asItComes === true;
   const measured = came.along !== null && came.across !== null;
   return finishedAt === null ? (
     <div>

@@ -72,20 +72,20 @@ export const linesOf = (plan: Plan, came: Outcome, of: DryOutcome): Line[] => {
   return [
     ...came.gauges.map((g): Line => ({
       name: `${g.gauge.id}, ${g.gauge.name}`,
-      planned: g.gauge.wantedMm,
+      planned: plan.form.asItComes ? null : g.gauge.wantedMm,
       came: g.dryMm,
       dimension: 'length',
     })),
     {
       name: 'shrinkage lengthwise',
-      planned: plan.shrinkage.along,
+      planned: plan.form.asItComes ? null : plan.shrinkage.along,
       came: came.along,
       dimension: 'share',
       why: why.along,
     },
     {
       name: 'shrinkage crosswise',
-      planned: plan.shrinkage.across,
+      planned: plan.form.asItComes ? null : plan.shrinkage.across,
       came: came.across,
       dimension: 'share',
       why: why.across,

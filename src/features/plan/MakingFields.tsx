@@ -1,5 +1,6 @@
 import { distinctFaces } from '../../core/forms/distinctFaces';
 import type { Plan } from '../../core/plan/makePlan';
+import { setAsItComes } from '../../core/plan/newPlan';
 import { setMeasuredOn, setPieces } from '../../core/plan/setLink';
 import type { UnitSystem } from '../../core/units/units';
 import { type Settings, SNAP_NAMES } from '../../records/settings';
@@ -36,7 +37,7 @@ const SnapChoice = ({ context }: { readonly context: PieceContext }) => {
 
 /** How many alike, and where lengths were measured. */
 export const MakingFields = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
-  const { pieces, form } = context.piece.plan;
+  const { pieces, form, asItComes } = context.piece.plan;
   const { units } = context.settings;
   const hasOutside = plan.kind.specs(plan.measures).some(s => s.outside !== undefined);
   return (
@@ -57,6 +58,18 @@ export const MakingFields = ({ context, plan }: { readonly context: PieceContext
           context.changePlan(p => setPieces(p, Math.round(v)), { label: 'pieces', key: 'pieces' })
         }
       />
+      <span className="flex flex-col">
+        <span className="text-[13px] text-chalk">Finished size</span>
+        <Choice
+          label="Finished size"
+          value={asItComes ? 'comes' : 'wanted'}
+          options={[
+            { value: 'wanted', text: 'to be reached' },
+            { value: 'comes', text: 'as it comes' },
+          ]}
+          onChoose={v => context.changePlan(p => setAsItComes(p, v === 'comes'), { label: 'finished size' })}
+        />
+      </span>
       <SnapChoice context={context} />
       {hasOutside && (
         <span className="flex items-end">
