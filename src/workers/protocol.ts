@@ -2,6 +2,7 @@ import type { Fibre, Blend } from '../core/colour/blend';
 import type { Evenness } from '../core/evenness/evenness';
 import type { Hand } from '../core/evenness/hand';
 import type { Field, Layer } from '../core/evenness/layOut';
+import type { Rows } from '../core/evenness/shingle';
 import type { PieceForecast, FeltingGoal } from '../core/felting/forecastPiece';
 import type { PriorEvidence } from '../core/felting/pooledPrior';
 import type { FeltingRecord } from '../core/felting/likelihood';
@@ -37,6 +38,8 @@ export interface Jobs {
       readonly rings: readonly Polygon[];
       readonly layers: readonly Layer[];
       readonly hand: Hand;
+      /** How rows are laid; null for wisps at random. */
+      readonly rows: Rows | null;
       readonly plannedGsm: number;
       readonly seed: number;
       /** How many layouts are simulated; the figures are their means, the map is of the first. */

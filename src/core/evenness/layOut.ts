@@ -1,6 +1,8 @@
 import { boundsOf, type Polygon } from '../outline/polygon';
 import type { Hand } from './hand';
+import { rowSites } from './rowSites';
 import { normal, type Random } from './random';
+import { type Rows, shingleFootprint } from './shingle';
 import { type Stamp, stampsOf } from './stamps';
 
 /** A grid of areal weights over an outline, row by row from its top left corner. */
@@ -51,9 +53,15 @@ const insideOf = (rings: readonly Polygon[], grid: Omit<Field, 'gsm' | 'inside'>
 };
 
 /** An empty field over rings, a wisp's length wider all round. */
-const emptyField = (rings: readonly Polygon[], hand: Hand, cellMm: number): Field => {
+const emptyField = (
+  rings: readonly Polygon[],
+  of: { readonly hand: Hand; readonly rows?: Rows | null },
+  cellMm: number,
+): Field => {
+  const { hand, rows } = of;
   const box = boundsOf(rings.flat());
-  const around = Math.hypot(hand.lengthMm, hand.widthMm) / 2 + 3 * cellMm;
+  const beyond = rows ? rows.reachMm + 4 * rows.jitter.placeMm : 0;
+  const around = Math.hypot(hand.lengthMm, hand.widthMm) / 2 + beyond + 3 * cellMm;
   const grid = {
     cellMm,
     left: box.minX - around,
@@ -89,8 +97,38 @@ const directionAt = (
   return (direction * Math.PI) / 180;
 };
 
+/** Lays one layer in rows: every wisp of the rows, its mass so that the layer weighs what it should. */
+const layRows = (
+  field: Field,
+  of: {
+    readonly layer: { readonly grams: number; readonly directionDeg: number };
+    readonly rows: Rows;
+    readonly tiles: ReturnType<typeof stampsOf>;
+    readonly hand: Hand;
+    readonly random: Random;
+  },
+): void => {
+  const { layer, hand, random } = of;
+  const sites = rowSites(field, of);
+  if (sites.length === 0) return;
+  const masses = sites.map(() => Math.max(0.1, 1 + hand.unequal * normal(random)));
+  const each = layer.grams / masses.reduce((a, b) => a + b, 0);
+  const gsmOfGram = G_PER_MM2_TO_GSM / field.cellMm ** 2;
+  sites.forEach(({ x, y, angle }, i) => {
+    const [c, r] = [(x - field.left) / field.cellMm, (y - field.top) / field.cellMm];
+    const [column, row] = [Math.floor(c), Math.floor(r)];
+    if (column < 0 || row < 0 || column >= field.columns || row >= field.rows) return;
+    const stamp = of.tiles(angle, c - column, r - row);
+    lay(field.gsm, stamp, {
+      cell: row * field.columns + column,
+      gsm: (masses[i] ?? 0) * each * gsmOfGram,
+    });
+  });
+};
+
 /**
- * Simulates a layout: wisps of a hand, scattered with their middles over the outline, layer upon layer. Linear in wisps.
+ * Simulates a layout, layer upon layer: wisps of a hand in rows like tiles, or scattered with their middles over the outline. A layer
+ * with no one direction is always scattered. Linear in wisps.
  * @param rings outlines of the wool, mm, even-odd  @param random seeded, so that the same seed gives the same field
  * @param onLayer told after each layer how many are done
  */
@@ -98,12 +136,14 @@ export const layOut = (of: {
   readonly rings: readonly Polygon[];
   readonly layers: readonly Layer[];
   readonly hand: Hand;
+  /** How rows are laid; scattered when left out. */
+  readonly rows?: Rows | null;
   readonly random: Random;
   readonly cellMm?: number;
   readonly onLayer?: (done: number) => void;
 }): Field => {
   const { rings, layers, hand, random } = of;
-  const field = emptyField(rings, hand, of.cellMm ?? CELL_MM);
+  const field = emptyField(rings, of, of.cellMm ?? CELL_MM);
   const cells: number[] = [];
   field.inside.forEach((isIn, cell) => {
     if (isIn === 1) cells.push(cell);
@@ -111,7 +151,19 @@ export const layOut = (of: {
   if (cells.length === 0) return field;
   const stamps = stampsOf(hand, field);
   const gsmOfGram = G_PER_MM2_TO_GSM / field.cellMm ** 2;
+  const tiles = of.rows ? stampsOf(hand, field, shingleFootprint) : stamps;
   layers.forEach((layer, k) => {
+    if (of.rows && typeof layer.directionDeg === 'number') {
+      layRows(field, {
+        layer: { ...layer, directionDeg: layer.directionDeg },
+        rows: of.rows,
+        tiles,
+        hand,
+        random,
+      });
+      of.onLayer?.(k + 1);
+      return;
+    }
     // As many wisps as the layer weighs, the last one by chance, so that the mean is right for any mass.
     const exact = layer.grams / hand.grams;
     const wisps = Math.floor(exact) + (random() < exact - Math.floor(exact) ? 1 : 0);

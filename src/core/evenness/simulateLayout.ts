@@ -3,6 +3,7 @@ import { type Evenness, evenness } from './evenness';
 import type { Hand } from './hand';
 import { type Field, type Layer, layOut } from './layOut';
 import { seeded } from './random';
+import type { Rows } from './shingle';
 
 const mean = (all: readonly Evenness[], of: (e: Evenness) => number): number =>
   all.reduce((sum, e) => sum + of(e), 0) / all.length;
@@ -17,6 +18,8 @@ export const simulateLayout = (
     readonly rings: readonly Polygon[];
     readonly layers: readonly Layer[];
     readonly hand: Hand;
+    /** How rows are laid; null for wisps at random. */
+    readonly rows: Rows | null;
     readonly plannedGsm: number;
     readonly seed: number;
     readonly runs: number;

@@ -11,8 +11,11 @@ export interface Stamp {
 const DIRECTIONS = 360;
 const PLACES = 4;
 
+/** The footprint of a wisp: a share of its mass per mm², by how far a place is along and across it. */
+type Footprint = (hand: Hand, along: number, across: number) => number;
+
 const makeStamp = (
-  hand: Hand,
+  { hand, shape }: { readonly hand: Hand; readonly shape: Footprint },
   grid: { readonly cellMm: number; readonly columns: number },
   at: { readonly angle: number; readonly x: number; readonly y: number },
 ): Stamp => {
@@ -24,7 +27,7 @@ const makeStamp = (
   for (let r = -reach; r <= reach; r += 1)
     for (let c = -reach; c <= reach; c += 1) {
       const [dx, dy] = [(c + 0.5 - at.x) * cellMm, (r + 0.5 - at.y) * cellMm];
-      const share = footprint(hand, dx * cos + dy * sin, dy * cos - dx * sin);
+      const share = shape(hand, dx * cos + dy * sin, dy * cos - dx * sin);
       if (!(share > 0)) continue;
       steps.push(r * columns + c);
       shares.push(share);
@@ -37,11 +40,13 @@ const makeStamp = (
 
 /**
  * Stamps of one hand on one grid, each made when it is first asked for.
+ * @param shape of a wisp: even and feathered at both ends when left out
  * @returns for a direction in radians and a place within a cell, 0 to 1 each way, the stamp
  */
 export const stampsOf = (
   hand: Hand,
   grid: { readonly cellMm: number; readonly columns: number },
+  shape: Footprint = footprint,
 ): ((angle: number, x: number, y: number) => Stamp) => {
   const made: Array<Stamp | undefined> = Array.from({ length: DIRECTIONS * PLACES * PLACES });
   return (angle, x, y) => {
@@ -50,7 +55,7 @@ export const stampsOf = (
     const key = (turn * PLACES + (px ?? 0)) * PLACES + (py ?? 0);
     const known = made[key];
     if (known) return known;
-    const stamp = makeStamp(hand, grid, {
+    const stamp = makeStamp({ hand, shape }, grid, {
       angle: (turn * 2 * Math.PI) / DIRECTIONS,
       x: ((px ?? 0) + 0.5) / PLACES,
       y: ((py ?? 0) + 0.5) / PLACES,

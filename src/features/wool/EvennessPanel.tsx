@@ -1,9 +1,12 @@
+import { useState } from 'react';
 import { type Hand, USUAL_HAND } from '../../core/evenness/hand';
+import { type Rows, TIDINESS, type Tidiness } from '../../core/evenness/shingle';
 import type { WayToLay } from '../../core/evenness/waysToLay';
 import { homeUnit, showFigure, showShare, type UnitSystem } from '../../core/units/units';
 import type { Settings } from '../../records/settings';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -50,6 +53,75 @@ const HandFields = ({ settings }: { readonly settings: Settings }) => {
       ))}
       {guess && (
         <p className="w-full text-[13px] text-chalk">Common practice, until you weigh ten of your own.</p>
+      )}
+    </div>
+  );
+};
+
+const USUAL_ROWS: Rows = { overlap: 0.4, jitter: TIDINESS.tidy, sameEdge: false, reachMm: 10 };
+const TIDY_WORDS: ReadonlyArray<{ readonly value: Tidiness; readonly text: string }> = [
+  { value: 'very-tidy', text: 'very tidy' },
+  { value: 'tidy', text: 'tidy' },
+  { value: 'hasty', text: 'hasty' },
+];
+const tidinessOf = ({ jitter }: Rows): Tidiness =>
+  TIDY_WORDS.find(t => TIDINESS[t.value].placeMm === jitter.placeMm)?.value ?? 'tidy';
+
+/** In rows or at random; how tidy, how far rows overlap and reach over, and where they begin. */
+const RowsFields = (props: {
+  readonly rows: Rows | null;
+  readonly units: UnitSystem;
+  readonly onRows: (rows: Rows | null) => void;
+}) => {
+  const { rows, units, onRows } = props;
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-x-4 gap-y-2">
+      <Choice
+        label="How the wisps are laid"
+        value={rows ? 'rows' : 'random'}
+        options={[
+          { value: 'rows', text: 'in rows' },
+          { value: 'random', text: 'at random' },
+        ]}
+        onChoose={v => onRows(v === 'rows' ? USUAL_ROWS : null)}
+      />
+      {rows && (
+        <>
+          <Choice
+            label="How tidy"
+            value={tidinessOf(rows)}
+            options={TIDY_WORDS}
+            onChoose={tidy => onRows({ ...rows, jitter: TIDINESS[tidy] })}
+          />
+          <span className="flex flex-col">
+            <span className="text-[13px] text-chalk">Rows begin</span>
+            <Choice
+              label="Rows begin"
+              value={rows.sameEdge ? 'edge' : 'elsewhere'}
+              options={[
+                { value: 'elsewhere', text: 'each layer elsewhere' },
+                { value: 'edge', text: 'at one edge' },
+              ]}
+              onChoose={v => onRows({ ...rows, sameEdge: v === 'edge' })}
+            />
+          </span>
+          <NumberField
+            className="w-24"
+            label="Rows overlap"
+            shown={showFigure(rows.overlap, 'share', { units })}
+            unit="%"
+            read={reader('share', units, { min: 0, max: 0.8 })}
+            onValue={overlap => onRows({ ...rows, overlap })}
+          />
+          <NumberField
+            className="w-36"
+            label="Reach over the edge"
+            shown={showFigure(rows.reachMm, 'length', { units })}
+            unit={homeUnit('length', units)}
+            read={reader('length', units, { min: 0, max: 60 })}
+            onValue={reachMm => onRows({ ...rows, reachMm })}
+          />
+        </>
       )}
     </div>
   );
@@ -107,10 +179,14 @@ export const EvennessPanel = (props: {
   readonly settings: Settings;
   readonly units: UnitSystem;
   readonly ways: readonly [WayToLay, WayToLay];
+  /** Whether this wool, or this form, is usually laid at random: batts, balloons. */
+  readonly isScattered: boolean;
   readonly layout: ReturnType<typeof useEvenness>;
 }) => {
   const { settings, ways, layout } = props;
-  const { laid, progress, run, clear } = layout;
+  const { laid, progress, clear, laidIn } = layout;
+  const [rows, setRows] = useState<Rows | null>(props.isScattered ? null : USUAL_ROWS);
+  const run = (which: readonly WayToLay[]): void => layout.run(which, rows);
   return (
     <section aria-labelledby="evenness" className="mt-5 border-t border-rim pt-3">
       <div className="flex items-center gap-2">
@@ -119,13 +195,15 @@ export const EvennessPanel = (props: {
         </h2>
         <Why of="this evenness">
           <p>
-            Wisps of your size are scattered over this outline, layer by layer, as many as the plan weighs,
-            six times over. The picture shows one of the six: darker is thicker, red is under half of the
-            plan. Laying them like tiles, as a careful hand does, comes out more even than chance.
+            Wisps of your size are laid over this outline, layer by layer, as many as the plan weighs, six
+            times over: in rows like tiles with a hand’s jitter, or scattered at random, as batts and balloons
+            are covered. The picture shows one of the six: darker is thicker, red is under half of the plan.
+            Tidy rows come out about one and a half times as even as chance. Tried in simulations only.
           </p>
         </Why>
       </div>
       <HandFields settings={settings} />
+      <RowsFields rows={rows} units={props.units} onRows={setRows} />
       <div className="mt-3 flex flex-wrap gap-2">
         <Button onClick={() => run([ways[0]])} disabled={progress !== null}>
           Try it out
@@ -138,6 +216,11 @@ export const EvennessPanel = (props: {
       {progress && (
         <p role="status" className="mt-2 flex items-center gap-3">
           Laying {progress.done} of {progress.of} … <Button onClick={progress.stop}>Cancel</Button>
+        </p>
+      )}
+      {laid.length > 0 && (
+        <p className="mt-2 text-[13px] text-chalk">
+          The picture is of wool laid {laidIn === null ? 'at random' : 'in rows like tiles'}.
         </p>
       )}
       {laid.length > 0 && <Figures all={laid} />}

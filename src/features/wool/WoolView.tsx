@@ -99,6 +99,8 @@ const ringsOf = (scene: Scene | null): readonly Polygon[] => {
   return (wool.length > 0 ? wool : (scene?.shapes.filter(s => s.role === 'laid') ?? [])).map(s => s.points);
 };
 const noFill = (): undefined => undefined;
+/** Wool that has no one direction is laid in tufts every way. */
+const SCATTERED: ReadonlySet<string> = new Set(['batt', 'fleece']);
 
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
@@ -251,6 +253,7 @@ export const WoolView = () => {
                 settings={context.settings}
                 units={units}
                 ways={[wayIn(layers), wayIn(2 * layers)]}
+                isScattered={form.outlineIs === 'ball' || SCATTERED.has(context.wool?.form ?? 'tops')}
                 layout={layout}
               />
             )}

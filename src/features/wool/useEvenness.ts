@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { WayToLay } from '../../core/evenness/waysToLay';
+import type { Rows } from '../../core/evenness/shingle';
 import type { Polygon } from '../../core/outline/polygon';
 import { issueText } from '../../words/issues';
 import { useNotify } from '../../session/notices';
@@ -19,11 +20,12 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
   const [laid, setLaid] = useState<{
     readonly of: typeof of.rings;
     readonly all: ReadonlyArray<WayToLay & EvennessResult>;
+    readonly rows: Rows | null;
   } | null>(null);
   const [progress, setProgress] = useState<{ done: number; of: number; stop: () => void } | null>(null);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
-  const run = async (ways: readonly WayToLay[]): Promise<void> => {
+  const run = async (ways: readonly WayToLay[], rows: Rows | null): Promise<void> => {
     const abort = new AbortController();
     running.current = abort;
     const all: Array<WayToLay & EvennessResult> = [];
@@ -36,6 +38,7 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
           plannedGsm: of.plannedGsm,
           layers: way.layers,
           hand: way.hand,
+          rows,
           seed: SEED,
           runs: RUNS,
         },
@@ -51,13 +54,15 @@ export const useEvenness = (of: { readonly rings: readonly Polygon[]; readonly p
       all.push({ ...way, ...got.value });
     }
     setProgress(null);
-    setLaid({ of: of.rings, all });
+    setLaid({ of: of.rings, all, rows });
   };
   const current = laid && laid.of === of.rings ? laid.all : [];
   return {
     laid: current,
     progress,
-    run: (ways: readonly WayToLay[]) => void run(ways),
+    run: (ways: readonly WayToLay[], rows: Rows | null) => void run(ways, rows),
+    /** How the rows of the picture were laid; null for wisps at random. */
+    laidIn: laid?.rows ?? null,
     clear: () => setLaid(null),
   };
 };
