@@ -49,4 +49,4 @@ export const newRecipe = ({ id, name, steps }: Recipe, now: string): OwnRecipe =
 });
 
 /** The recipe that a piece follows when it follows one of the maker's own. */
-export const recipeOf = ({ id, name, steps }: OwnRecipe): Recipe => ({ id, name, steps });
+export const recipeOf = ({ id, name, steps }: Recipe): Recipe => ({ id, name, steps });

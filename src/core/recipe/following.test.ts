@@ -5,7 +5,8 @@ import type { ActChoices } from '../acts/choices';
 import type { LogEntry } from '../log/entry';
 import { AT, logOf, roll as rollOf, rub as rubbed, wet } from '../log/testing/logs';
 import { followed, stepBack } from './following';
-import { type Recipe, SCHOOLS } from './recipe';
+import type { Recipe } from './recipe';
+import { SCHOOLS } from './schools';
 import type { RecipeStep, StepMove, WorkScope } from '../acts/recipeStep';
 
 const recipeOf = (...steps: ReadonlyArray<Omit<RecipeStep, 'id'>>): Recipe => ({
@@ -196,6 +197,9 @@ describe('a recipe that is followed', () => {
     const worked: Readonly<Record<string, readonly [rolls: number, rubs: number, throws: number]>> = {
       'by-count': [4 * (50 + 50 + 50 + 30), 2 * 40, 12],
       'by-clock': [4 * (30 + 100 + 100), 0, 24],
+      sheet: [4 * (100 + 100), 2 * 40, 12],
+      grid: [4 * (100 + 60), 2 * 60, 0],
+      cloth: [4 * (120 + 120), 0, 30],
       'hot-and-cold': [4 * (100 + 50), 2 * 60, 12],
       gentle: [4 * (100 + 100), 2 * 60, 24],
     };

@@ -1,6 +1,6 @@
 import { CUSHIONS, WATERS } from '../../core/acts/vocabulary';
 import { moveStep, type Recipe } from '../../core/recipe/recipe';
-import { schoolsOf } from '../../core/recipe/schoolsOf';
+import { schoolsOf } from '../../core/recipe/schools';
 import { freshStep, RECIPE_STEPS, recipeStepWords } from '../../core/recipe/recipeSteps';
 import type { RecipeStep } from '../../core/acts/recipeStep';
 import { newRecipe, recipeOf } from '../../records/recipe';
@@ -182,7 +182,7 @@ export const RecipePanel = (props: {
     >
       <WayChoice context={context} plan={plan} way={standing.way} />
       <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
-        {[...recipes.map(recipeOf), ...schoolsOf(standing.acts)].map(r => (
+        {[...recipes.map(recipeOf), ...schoolsOf(standing.way.id).map(recipeOf)].map(r => (
           <Button
             key={r.id}
             size="wet"
