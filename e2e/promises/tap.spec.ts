@@ -97,3 +97,26 @@ test('a tap costs with three thousand entries what it costs with thirty', async 
   expect(many.waited / few.waited).toBeLessThan(rounds(3, 1.3));
   expect(many.waited).toBeLessThan(rounds(1000, 100));
 });
+
+test('from a tap to the next paint at a quarter of the speed', async ({ page }, info) => {
+  test.setTimeout(120_000);
+  await page.goto(`/pieces/${PIECE}/bench`);
+  await expect(page.locator('figcaption')).toContainText(`${ROLLS} rolls`);
+  const cdp = await page.context().newCDPSession(page);
+  const taps = rounds(4, 15);
+  const waited: number[] = [];
+  for (let i = 1; i <= taps; i += 1) {
+    await page.getByRole('radio', { name: 'Roll', exact: true }).click();
+    await page.getByRole('radio', { name: '30', exact: true }).click();
+    await expect(page.getByRole('button', { name: /^Done Roll 30/ })).toBeVisible();
+    await page.waitForTimeout(500);
+    await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    waited.push(await tapMs(page, `${ROLLS + 30 * i} rolls`));
+    await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  }
+  const sorted = waited.toSorted((a, b) => a - b);
+  const middle = sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
+  measured(info, `quickest ${sorted[0]?.toFixed(0)} ms, middle ${middle.toFixed(0)} ms of ${taps} taps`);
+  // Alone it is held to the figure; beside other tests on a busy machine the quickest is, and loosely.
+  expect(sorted[0]).toBeLessThan(rounds(400, 130));
+});

@@ -32,7 +32,10 @@ export const proposalWords = (proposed: ProposedAct, of: PieceWording): string =
     case 'look':
       return 'Open it and look';
     case 'open':
-      return proposed.what === 'cut' ? 'Cut it open' : 'Take the resist out';
+      if (proposed.what === 'resist-out') return 'Take the resist out';
+      return proposed.cut === undefined
+        ? 'Cut it open'
+        : `Make cut ${proposed.cut} of ${proposed.of ?? proposed.cut}`;
     case 'step':
       return recipeStepWords(proposed.step, of.faces);
     case 'other': {
@@ -61,6 +64,7 @@ const REASONS: Readonly<Record<Reason, string>> = {
   'size-and-firm': 'It is the right size and firm. Stop here: shrinking cannot be undone.',
   unmeasured: 'It has not been measured for a while, so we know less about it.',
   'time-to-open': 'It holds and has shrunk: open it now, a little at a time.',
+  'cut-one-by-one': 'Cut along its line, a little at a time, and rub its edges before the next.',
   'edges-open': 'A fresh edge opens again. Rub it with soap until it heals.',
   'inside-next': 'Now you can reach the inside. Work it before you go on.',
   'made-inside-out': 'You laid the outside first, so turn it now.',

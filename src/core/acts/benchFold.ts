@@ -64,6 +64,8 @@ export interface BenchFold {
   workSinceTest: Partial<Record<TestName, number>>;
   thickness: { readonly thicknessMm: number; readonly grams: number | null } | null;
   isCut: boolean;
+  /** How many of its cuts were made; no end of them where all were at once. */
+  cuts: number;
   isResistOut: boolean;
   /** Whether something was cut and its edges were not rubbed since. */
   cutSinceEdges: boolean;
@@ -92,6 +94,7 @@ export const beginFold = (wetted: readonly number[]): BenchFold => ({
   thickness: null,
   workSinceOpen: null,
   isCut: false,
+  cuts: 0,
   isResistOut: false,
   cutSinceEdges: false,
   isTurnedOut: false,

@@ -13,6 +13,8 @@ export interface ActChoices {
   readonly feel?: boolean;
   /** Which of a few things it does: `cut` or `resist-out` of an opening. */
   readonly what?: string;
+  /** Which of several cuts, from 1. */
+  readonly cut?: number;
   /** Which of many alike, and which is next; null where all are through. */
   readonly piece?: number;
   readonly next?: number | null;

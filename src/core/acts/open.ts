@@ -2,13 +2,22 @@ import { z } from 'zod';
 import { defineAct } from './actSpec';
 
 /** The mouth was cut, or the resist taken out, which cuts it too. */
-export const open = defineAct(z.object({ kind: z.literal('open'), what: z.enum(['cut', 'resist-out']) }))({
+export const open = defineAct(
+  z.object({
+    kind: z.literal('open'),
+    what: z.enum(['cut', 'resist-out']),
+    /** Which of several cuts, from 1: petals. All of them when left out. */
+    cut: z.number().int().min(1).max(10_000).exactOptional(),
+  }),
+)({
   place: 'bench',
-  words: act => (act.what === 'cut' ? 'Cut open' : 'Resist taken out'),
+  words: ({ what, cut }) =>
+    what === 'resist-out' ? 'Resist taken out' : cut === undefined ? 'Cut open' : `Cut ${cut} made`,
   caution:
     'Cut a little at a time, not into the resist, away from your other hand. An adult cuts for children.',
-  fold: (fold, { what }) => {
+  fold: (fold, { what, cut }) => {
     fold.isCut = true;
+    if (what === 'cut') fold.cuts = cut ?? Number.POSITIVE_INFINITY;
     fold.cutSinceEdges = true;
     fold.workSinceOpen = 0;
     fold.isResistOut ||= what === 'resist-out';
@@ -34,7 +43,10 @@ export const open = defineAct(z.object({ kind: z.literal('open'), what: z.enum([
   },
   control: {
     takes: [],
-    make: ({ what }) => (what === 'cut' || what === 'resist-out' ? { kind: 'open', what } : null),
-    choicesOf: ({ what }) => ({ what }),
+    make: ({ what, cut }) =>
+      what === 'cut' || what === 'resist-out'
+        ? { kind: 'open', what, ...(cut === undefined ? {} : { cut }) }
+        : null,
+    choicesOf: ({ what, cut }) => ({ what, ...(cut === undefined ? {} : { cut }) }),
   },
 });

@@ -8,6 +8,7 @@ import { bottleSleeve } from '../forms/kinds/bottleSleeve';
 import { cushion } from '../forms/kinds/cushion';
 import { disc } from '../forms/kinds/disc';
 import { ball } from '../forms/kinds/ball';
+import { trumpetFlower } from '../forms/kinds/trumpetFlower';
 import { benchState } from '../log/benchState';
 import { logOf } from '../log/testing/logs';
 import { makePlan } from '../plan/makePlan';
@@ -114,6 +115,29 @@ describe('opening by the right act', () => {
     expect(after(bead)).toBeNull();
     expect(after({ ...bead, habits: { needle: 'after' } })).toMatchObject({ kind: 'needle' });
     expect(after({ ...bead, habits: { needle: 'after' } }, { kind: 'needle', minutes: 5 })).toBeNull();
+  });
+});
+
+describe('several cuts', () => {
+  const FLOWER = formOf(trumpetFlower);
+  const cut = (n: number): Act => ({ kind: 'open', what: 'cut', cut: n });
+  const EDGE: Act = { kind: 'edge', minutes: 2 };
+
+  it('are made one by one, each edge rubbed before the next, and then no more', () => {
+    const of = { form: FLOWER, next: STOP };
+    expect(FLOWER.cuts).toHaveLength(5);
+    expect(after(of, PINCH)).toMatchObject({ act: 'open', what: 'cut', cut: 1, of: 5 });
+    expect(after(of, PINCH, cut(1))).toMatchObject({ kind: 'edge' });
+    expect(after(of, PINCH, cut(1), EDGE)).toMatchObject({ act: 'open', cut: 2 });
+    const all = [1, 2, 3, 4, 5].flatMap(n => [cut(n), EDGE]);
+    expect(after(of, PINCH, ...all)).not.toMatchObject({ act: 'open', what: 'cut' });
+    // Whoever cut them all at once is asked for none.
+    expect(after(of, PINCH, { kind: 'open', what: 'cut' }, EDGE)).not.toMatchObject({ what: 'cut' });
+  });
+
+  it('wait until it has shrunk', () => {
+    expect(after({ form: FLOWER }, PINCH, measured(FLOWER, 0.5))).toBeNull();
+    expect(after({ form: FLOWER }, PINCH, measured(FLOWER, 0.75))).toMatchObject({ act: 'open', cut: 1 });
   });
 });
 

@@ -66,6 +66,18 @@ const holeAct = ({ openings, judge }: Of): ProposedAct | null => {
   return null;
 };
 
+/** More cuts than these are made all at once: the cells of a grid. */
+const MOST_ONE_BY_ONE = 12;
+
+/** The next of several cuts, one by one: petals, each in its turn. */
+const cutAct = (state: BenchState, { form, forecast }: Of, isEnd: boolean): ProposedAct | null => {
+  const of = form.cuts.length;
+  if (of < 2 || of > MOST_ONE_BY_ONE || state.cuts >= of) return null;
+  const isTime =
+    state.cuts > 0 || (skinHolds(state) && leastProgress(forecast) >= COMES_OUT.size.cut) || isEnd;
+  return isTime ? { act: 'open', what: 'cut', cut: state.cuts + 1, of, reason: 'cut-one-by-one' } : null;
+};
+
 /** What is done last by who does it so: edges trimmed, details with the needle, a hat over its form. */
 const lastActs = (state: BenchState, { way, habits }: Of): ProposedAct | null => {
   const has = (id: (typeof way.habits)[number]): boolean => way.habits.includes(id);
@@ -92,6 +104,8 @@ export const openingAct = (next: ProposedAct, state: BenchState, of: Of): Propos
   const isEnd = next.act === 'stop';
   // A length that does not fit is taken again before anything is cut.
   if (next.reason === 'does-not-fit') return null;
+  const cut = cutAct(state, of, isEnd);
+  if (cut) return cut;
   const resist = resistAct(state, of, isEnd);
   if (resist) return resist;
   const folds = of.way.habits.includes('edges') && habitOf(of.habits, 'edges') === 'folded';

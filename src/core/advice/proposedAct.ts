@@ -30,6 +30,8 @@ export type Reason =
   | 'unmeasured'
   /** It is time to open it, or to take out what it is made over. */
   | 'time-to-open'
+  /** Petals and the like are cut one by one, each edge rubbed before the next. */
+  | 'cut-one-by-one'
   /** It was cut, and its edges may open again. */
   | 'edges-open'
   /** It is open: the inside is worked before it goes on. */
@@ -85,7 +87,13 @@ export type ProposedAct = {
   | { readonly act: 'throw'; readonly count: number }
   | { readonly act: 'shock'; readonly count: number }
   | { readonly act: 'look' }
-  | { readonly act: 'open'; readonly what: 'cut' | 'resist-out' }
+  | {
+      readonly act: 'open';
+      readonly what: 'cut' | 'resist-out';
+      /** Which of several cuts, from 1, and of how many. */
+      readonly cut?: number;
+      readonly of?: number;
+    }
   /** Any other act that a tap logs, by its kind, as a recipe asks for it. */
   | ({ readonly act: 'other'; readonly kind: string } & ActChoices)
   /** A step of a recipe that only the felter can say is done. */

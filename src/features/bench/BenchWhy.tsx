@@ -26,6 +26,7 @@ const RULES: Readonly<Record<Reason, string>> = {
   unmeasured: 'A measurement that you passed over is asked for again after a few turns.',
   'time-to-open':
     'The resist comes out when you like it to: early, from 15 % of the way; by size, from 90 %; or before the work ends. An open mouth needs no cut.',
+  'cut-one-by-one': 'Petals are cut one by one, from 70 % of the way or before the work ends.',
   'edges-open': 'A cut edge is rubbed at once, before anything else works it.',
   'inside-next': 'The inside is worked once it can be reached.',
   'made-inside-out': 'You chose to lay the outside first.',

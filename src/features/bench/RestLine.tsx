@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { duration } from '../../core/acts/actWords';
 import { bodyWork } from '../../core/log/rest';
 import { entriesInForce } from '../../core/log/entriesInForce';
@@ -20,7 +20,7 @@ export const RestLine = (props: {
   readonly lastMs: number | null;
 }) => {
   const { settings, lastMs } = props;
-  const all = useAllEntries();
+  const all = useDeferredValue(useAllEntries());
   const now = useNow(LOOKS_MS);
   const today = useMemo(() => {
     const from = dayStartMs(now);

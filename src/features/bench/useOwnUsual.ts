@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import type { UsualWork } from '../../core/acts/actSpec';
 import { ownAmounts, ownPace } from '../../core/learning/ownUsual';
 import { entriesInForce } from '../../core/log/entriesInForce';
@@ -9,7 +9,8 @@ import { useAllEntries } from '../../session/useRecords';
 
 /** Every log of the workshop, as it stands. */
 const useStandingLogs = () => {
-  const all = useAllEntries();
+  // What was just tapped is shown first; what it teaches may come a moment later.
+  const all = useDeferredValue(useAllEntries());
   return useMemo(() => [...logsSince(all, 0).values()].map(entriesInForce), [all]);
 };
 
