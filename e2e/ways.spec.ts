@@ -225,7 +225,7 @@ test('by the drawing one tap says how far it is, and the next act stands there a
     await button.tap();
     if (words === 'Pinch test') await tap(page, /the skin lifts as one/);
     if (words === 'Check the drawing') {
-      await page.getByRole('button', { name: 'about half way' }).tap();
+      await page.getByRole('button', { name: 'about half way', exact: true }).tap();
       looked = true;
     }
     await page.waitForTimeout(A_HAND_MS);
@@ -234,6 +234,14 @@ test('by the drawing one tap says how far it is, and the next act stands there a
   await expect(log.getByText('By the drawing: about half way')).toBeVisible();
   await expect(log.getByText(TAPE)).toHaveCount(0);
   await expect(button).toHaveText(/^Done/);
+  // Where length and width differ, each has a tap of its own.
+  await page.keyboard.press('ArrowDown');
+  await page.getByRole('radio', { name: 'Drawing' }).tap();
+  await page.getByRole('button', { name: 'about half way, lengthwise' }).tap();
+  await page.getByRole('button', { name: 'a finger outside the dotted line, crosswise' }).tap();
+  await expect(
+    log.getByText('By the drawing: lengthwise about half way, crosswise a finger outside the dotted line'),
+  ).toBeVisible();
   // Its lines are told as what the look says of them, not as a tape would.
   await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('now about');
 });

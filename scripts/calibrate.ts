@@ -1,15 +1,21 @@
 // npm run calibrate: how often the forecast's ranges hold, in the model's own world and in others; and how made-up pieces end
 // by the advice and by two usual ways. Some minutes; `npm run calibrate 50` is a rough look.
+import type { Judge } from '../src/core/acts/vocabulary';
 import { coverageOf } from '../src/core/felting/testing/coverage';
 import { endsOf, FELTERS } from '../src/core/felting/testing/felters';
 import { ODD_WORLDS } from '../src/core/felting/testing/simulatedPiece';
 
 const pieces = Number(process.argv[2] ?? 500);
 const percent = (share: number): string => `${(100 * share).toFixed(1)} %`;
-const row = (name: string, startSd = 0): void => {
+const row = (name: string, startSd = 0, judge: Judge = 'tape'): void => {
   const odd = ODD_WORLDS[name] ?? {};
-  const { in80, in95, forecasts, ms } = coverageOf({ pieces, odd, startSd });
-  const known = startSd > 0 ? ', starts unknown' : '';
+  const { in80, in95, forecasts, ms } = coverageOf({ pieces, odd, startSd, judge });
+  const known =
+    startSd > 0
+      ? ', starts unknown'
+      : judge === 'tape'
+        ? ''
+        : `, by ${judge === 'feel' ? 'feel' : 'the drawing'}`;
   console.log(
     `${(name + known).padEnd(42)} ${percent(in80).padStart(8)} ${percent(in95).padStart(8)} ${String(forecasts).padStart(6)}  ${ms.toFixed(0)} ms`,
   );
@@ -19,6 +25,10 @@ console.log(
 );
 for (const name of Object.keys(ODD_WORLDS)) row(name);
 row('start misread by 2.5 %', 0.015);
+// Without a tape: by a look each way at the drawing, and by feel, where every amount is a guess.
+for (const judge of ['drawing', 'feel'] as const)
+  for (const name of ['as the model has it', 'steady', 'hard delay', 'drift of another kind'])
+    row(name, 0, judge);
 
 console.log(`\n${''.padEnd(42)} ${'at size'.padStart(8)} ${'too small'.padStart(9)}  measured   rolls`);
 for (const [name, felter] of Object.entries(FELTERS)) {

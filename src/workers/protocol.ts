@@ -1,7 +1,8 @@
 import type { Fibre, Blend } from '../core/colour/blend';
 import type { Evenness } from '../core/evenness/evenness';
 import type { Hand } from '../core/evenness/hand';
-import type { Field, Layer } from '../core/evenness/layOut';
+import type { Field } from '../core/evenness/field';
+import type { Layer } from '../core/evenness/layOut';
 import type { Rows } from '../core/evenness/shingle';
 import type { PieceForecast, FeltingGoal } from '../core/felting/forecastPiece';
 import type { PriorEvidence } from '../core/felting/pooledPrior';

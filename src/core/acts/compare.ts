@@ -4,9 +4,19 @@ import { doneOf } from './benchFold';
 import { DRAWING_MARKS } from './vocabulary';
 
 /** The piece is held against its drawing, or its resist: where its edge lies. */
-export const compare = defineAct(z.object({ kind: z.literal('compare'), at: z.enum(DRAWING_MARKS) }))({
+export const compare = defineAct(
+  z.object({
+    kind: z.literal('compare'),
+    at: z.enum(DRAWING_MARKS),
+    /** Where it lay crosswise, where each way was looked at by itself: then `at` is lengthwise. All round when left out. */
+    across: z.enum(DRAWING_MARKS).exactOptional(),
+  }),
+)({
   place: 'bench',
-  words: ({ at }, of) => `By the drawing: ${of.markWords(at)}`,
+  words: ({ at, across = at }, of) =>
+    across === at
+      ? `By the drawing: ${of.markWords(at)}`
+      : `By the drawing: lengthwise ${of.markWords(at)}, crosswise ${of.markWords(across)}`,
   fold: (fold, { at: drawing }, { entryId, at }) => {
     const [rollsBefore, throwsBefore] = [doneOf(fold, 'roll'), doneOf(fold, 'throw')];
     fold.readings.push({ entryId, at, readings: {}, drawing, rollsBefore, throwsBefore });

@@ -4,7 +4,8 @@ import { box, ellipse } from '../outline/shapes';
 import { polygonArea } from '../outline/polygon';
 import { evenness, type Evenness } from './evenness';
 import { footprint, footprintSquared, type Hand, scattered, USUAL_HAND } from './hand';
-import { type Field, layOut } from './layOut';
+import type { Field } from './field';
+import { layOut } from './layOut';
 import { normal, seeded } from './random';
 
 const EQUAL: Hand = { ...USUAL_HAND, unequal: 0 };

@@ -1,4 +1,4 @@
-import type { Field } from './layOut';
+import type { Field } from './field';
 
 /** What a layout is like, as makers look at it against the light. */
 export interface Evenness {

@@ -1,23 +1,10 @@
 import { boundsOf, type Polygon } from '../outline/polygon';
+import type { Field } from './field';
 import type { Hand } from './hand';
 import { rowSites } from './rowSites';
 import { normal, type Random } from './random';
 import { type Rows, shingleFootprint } from './shingle';
 import { type Stamp, stampsOf } from './stamps';
-
-/** A grid of areal weights over an outline, row by row from its top left corner. */
-export interface Field {
-  readonly cellMm: number;
-  readonly columns: number;
-  readonly rows: number;
-  /** Place of the grid's corner, mm. */
-  readonly left: number;
-  readonly top: number;
-  /** g/m² in each cell. */
-  readonly gsm: Float32Array;
-  /** 1 where the cell's middle lies within the outline. */
-  readonly inside: Uint8Array;
-}
 
 /** One layer: its grams and which way its fibres lie: degrees from x towards y, from the middle outwards, or every way. */
 export interface Layer {

@@ -1,5 +1,5 @@
 import type { Hand } from './hand';
-import type { Field } from './layOut';
+import type { Field } from './field';
 import { normal, type Random } from './random';
 import { pitchOf, type Rows } from './shingle';
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { box } from '../outline/shapes';
 import { USUAL_HAND } from './hand';
-import { type Field, layOut } from './layOut';
+import type { Field } from './field';
+import { layOut } from './layOut';
 import { seeded } from './random';
 import { pitchOf, type Rows, shingledVariation, shingleFootprint, TIDINESS } from './shingle';
 

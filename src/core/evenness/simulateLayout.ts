@@ -1,7 +1,8 @@
 import type { Polygon } from '../outline/polygon';
 import { type Evenness, evenness } from './evenness';
 import type { Hand } from './hand';
-import { type Field, type Layer, layOut } from './layOut';
+import type { Field } from './field';
+import { type Layer, layOut } from './layOut';
 import { seeded } from './random';
 import type { Rows } from './shingle';
 

@@ -9,7 +9,8 @@ import { infer } from './infer';
 import { rangeOf, sharesAfter } from './predict';
 
 const A = gaugeOf('A', 600, 400);
-const FORM = { gauges: [A, gaugeOf('B', 600, 400)], isSolid: false, isFuzzy: false };
+const B = gaugeOf('B', 600, 400);
+const FORM = { gauges: [A, B], isSolid: false, isFuzzy: false };
 const compared = (at: (typeof DRAWING_MARKS)[number]): Act => ({ kind: 'compare', at });
 const after = (...acts: Act[]) => {
   const record = feltingRecordOf(logOf(...acts), FORM, GENERAL_PRIOR);
@@ -24,7 +25,10 @@ describe('a look at the drawing', () => {
   it('is a range of lengths: shares of the way, millimetres, or shares of the target', () => {
     const way = Math.log(400 / 600);
     expect(drawingRange('dashed', A)).toMatchObject({ low: 0.08 * way });
-    expect(drawingRange('half', A)).toEqual({ low: 0.65 * way, high: 0.35 * way });
+    // Between half way and a finger outside one takes the nearer: a finger is 22 mm at most.
+    const between = (0.65 * way + Math.log(422 / 600)) / 2;
+    expect(drawingRange('half', A)).toEqual({ low: between, high: 0.33 * way });
+    expect(drawingRange('finger', A).high).toBe(between);
     expect(Math.exp(drawingRange('finger', A).low) * 600).toBeCloseTo(408, 9);
     expect(Math.exp(drawingRange('on', A).high) * 600).toBeCloseTo(408, 9);
     expect(Math.exp(drawingRange('past', A).high) * 600).toBeCloseTo(396, 9);
@@ -36,6 +40,11 @@ describe('a look at the drawing', () => {
       expect(middles).toEqual(middles.toSorted((a, b) => b - a));
       for (const m of DRAWING_MARKS)
         expect(drawingRange(m, gauge).low).toBeLessThan(drawingRange(m, gauge).high);
+      // No length is without a mark.
+      DRAWING_MARKS.slice(1).forEach((m, i) => {
+        const before = drawingRange(DRAWING_MARKS[i] ?? m, gauge);
+        expect(drawingRange(m, gauge).high).toBeGreaterThanOrEqual(before.low - 1e-3);
+      });
     }
   });
 
@@ -57,5 +66,26 @@ describe('a look at the drawing', () => {
     expect(record.intervals).toHaveLength(1);
     expect(record.intervals[0]?.read).toEqual([null, null]);
     expect(record.since.directional).toBe(50);
+  });
+
+  it('each way by itself is two ranges, each of its own lines; all round it is one of all', () => {
+    const withins = (...acts: Act[]) =>
+      feltingRecordOf(logOf(...acts), FORM, GENERAL_PRIOR).intervals.map(i => [
+        i.within?.of,
+        i.work.directional,
+      ]);
+    const set = roll(0, 30);
+    expect(withins(set, { kind: 'compare', at: 'half', across: 'finger' })).toEqual([
+      [[0], 30],
+      [[1], 0],
+    ]);
+    expect(withins(set, { kind: 'compare', at: 'half' })).toEqual([[undefined, 30]]);
+    const [length, width] = feltingRecordOf(
+      logOf({ kind: 'compare', at: 'half', across: 'finger' }),
+      FORM,
+      GENERAL_PRIOR,
+    ).intervals;
+    expect(length?.within).toMatchObject(drawingRange('half', A));
+    expect(width?.within).toMatchObject(drawingRange('finger', B));
   });
 });

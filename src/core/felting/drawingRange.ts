@@ -7,8 +7,11 @@ export interface LogRange {
   readonly high: number;
 }
 
-/** Shares of the way from laid to target that an eye means by each mark. Common practice. */
-const WAY = { dashed: [0, 0.08], inside: [0.05, 0.3], half: [0.35, 0.65] } as const;
+/**
+ * Shares of the way from laid to target that an eye means by each mark. Common practice; between two marks one takes the nearer, so
+ * that no length is without one.
+ */
+const WAY = { dashed: [0, 0.08], inside: [0.05, 0.33], half: [0.33, 0.65] } as const;
 /** A finger outside the dotted line: so many mm more than the target. Common practice. */
 const FINGER_MM = [8, 22] as const;
 /** On the line, and inside it: shares of the target. Common practice. */
@@ -30,16 +33,22 @@ export const drawingRange = (mark: DrawingMark, { laidMm, wantedMm }: Gauge): Lo
     low: Math.log(from / laidMm),
     high: Math.min(0, Math.log(to / laidMm)),
   });
+  // Of a small piece a finger is more than there is: then it is nearly there.
+  const fromFinger = Math.log((wantedMm + FINGER_MM[1]) / laidMm);
+  const hasFinger = fromFinger < WAY.half[1] * whole;
+  /** Half way between the two: nearer to the one or to the other. */
+  const between = hasFinger ? (WAY.half[1] * whole + fromFinger) / 2 : WAY.half[1] * whole;
   switch (mark) {
     case 'dashed':
     case 'inside':
-    case 'half':
       return share(WAY[mark]);
+    case 'half':
+      return { low: between, high: WAY.half[0] * whole };
     case 'finger':
-      // Of a small piece a finger is more than there is: then it is nearly there.
-      return wantedMm + FINGER_MM[1] < laidMm
-        ? length(wantedMm + FINGER_MM[0], wantedMm + FINGER_MM[1])
-        : share([0.6, 0.9]);
+      return {
+        low: hasFinger ? Math.log((wantedMm + FINGER_MM[0]) / laidMm) : Math.log((ON[1] * wantedMm) / laidMm),
+        high: between,
+      };
     case 'on':
       return length(ON[0] * wantedMm, ON[1] * wantedMm);
     case 'past':

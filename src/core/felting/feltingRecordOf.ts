@@ -1,10 +1,11 @@
-import { waterAfter, workOfAct } from '../acts/act';
+import { type ActOf, waterAfter, workOfAct } from '../acts/act';
 import type { LogEntry } from '../log/entry';
-import type { Water } from '../acts/vocabulary';
-import { drawingRange, meanRange } from './drawingRange';
+import type { DrawingMark, Water } from '../acts/vocabulary';
+import { drawingRange, type LogRange, meanRange } from './drawingRange';
 import { meanReading } from '../log/pair';
 import { entriesInHand } from '../log/manyAlike';
 import type { FormPlan, Gauge } from '../forms/formKind';
+import { gaugeAxis } from '../forms/gaugeAxis';
 import { addWork, type Prior, FELTING, guessedWork, NO_WORK, withoutBias } from './feltingModel';
 
 import type { FeltingRecord } from './likelihood';
@@ -31,6 +32,31 @@ export const formForModel = (form: FormPlan, gauges: readonly Gauge[] = form.gau
   isFuzzy: FUZZY.has(form.outlineIs),
 });
 
+/** What a look says of the lines: all round, or each way by itself where there are lines both ways. */
+const seenEachWay = (
+  gauges: readonly Gauge[],
+  { at, across }: ActOf<'compare'>,
+): ReadonlyArray<LogRange & { readonly of?: readonly number[] }> => {
+  const range = (mark: DrawingMark, lines: readonly Gauge[]): LogRange =>
+    meanRange(lines.map(g => drawingRange(mark, g)));
+  const way = (axis: 'along' | 'across'): readonly number[] =>
+    gauges.flatMap((g, i) => (gaugeAxis(g.directionDeg) === axis ? [i] : []));
+  const ways = { along: way('along'), across: way('across') };
+  if (across === undefined || ways.along.length === 0 || ways.across.length === 0) return [range(at, gauges)];
+  return (
+    [
+      [at, ways.along],
+      [across, ways.across],
+    ] as const
+  ).map(([mark, of]) => ({
+    ...range(
+      mark,
+      gauges.filter((_, g) => of.includes(g)),
+    ),
+    of,
+  }));
+};
+
 /** The log as the model reads it. Undone entries do not count. Linear in the log. */
 export const feltingRecordOf = (
   log: readonly LogEntry[],
@@ -49,8 +75,8 @@ export const feltingRecordOf = (
       since = guessedWork(since, done.spread);
     }
     if (act.kind === 'compare') {
-      const within = meanRange(gauges.map(g => drawingRange(act.at, g)));
-      intervals.push({ work: since, read: gauges.map(() => null), within });
+      for (const [n, seen] of seenEachWay(gauges, act).entries())
+        intervals.push({ work: n === 0 ? since : NO_WORK, read: gauges.map(() => null), within: seen });
       since = NO_WORK;
     }
     if (act.kind !== 'measure') continue;

@@ -145,6 +145,14 @@ describe('the ranges', () => {
     expect(in95).toBeGreaterThan(0.86);
   });
 
+  it('hold nearly so without a tape: by a look each way at the drawing, and by feel', () => {
+    for (const judge of ['drawing', 'feel'] as const) {
+      const { in80, in95 } = coverageOf({ pieces: 25, odd: {}, judge, seed: 3 });
+      expect(in80).toBeGreaterThan(0.64);
+      expect(in95).toBeGreaterThan(0.84);
+    }
+  });
+
   it('hold in a felt that is not quite the model’s: all oddities together', () => {
     const odd = ODD_WORLDS['all of these together'] ?? {};
     const { in80, in95 } = coverageOf({ pieces: 30, odd, seed: 5 });

@@ -28,8 +28,11 @@ export interface FeltingRecord {
   readonly intervals: ReadonlyArray<{
     readonly work: FeltingWork;
     readonly read: ReadonlyArray<number | null>;
-    /** Between which lengths the mean of all gauges was seen against the drawing; left out where it was measured. */
-    readonly within?: LogRange;
+    /**
+     * Between which lengths the mean of the gauges was seen against the drawing: of those named, by their places, or of all. Left out
+     * where it was measured.
+     */
+    readonly within?: LogRange & { readonly of?: readonly number[] };
   }>;
   /** Work since the last measuring. */
   readonly since: FeltingWork;
@@ -154,6 +157,7 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
     interval.read.flatMap((value, gauge) => (value === null ? [] : [{ interval: k, gauge, value }])),
   );
   const ranges = intervals.flatMap(({ within }, k) => (within ? [{ interval: k, ...within }] : []));
+  const allLines = gaugesDeg.map((_, g) => g);
   const rangeTo = Int32Array.from(intervals, (_, k) => ranges.filter(r => r.interval <= k).length);
   const rangeLengths = new Float64Array(ranges.length);
   const places = read.map(({ interval, gauge }) => ({ interval, gauge }));
@@ -167,11 +171,11 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   const stretch = { mean: 1, cos: 0, sin: 0 };
   const push = { share: 0.5, vigour: 1 };
 
-  /** Mean of all lines, of the lengths worked out last. */
-  const meanLength = (): number => {
+  /** Mean of some lines, of the lengths worked out last. */
+  const meanLength = (of: readonly number[]): number => {
     let sum = 0;
-    for (let g = 0; g < wayOf.length; g += 1) sum += wayLengths[wayOf[g] ?? 0] ?? 0;
-    return sum / wayOf.length;
+    for (const g of of) sum += wayLengths[wayOf[g] ?? 0] ?? 0;
+    return sum / of.length;
   };
 
   const parametersAt = (x: Float64Array): FeltParameters => {
@@ -219,7 +223,7 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
         const start = starts === 0 ? 0 : startSd * (x[starting + g] ?? 0);
         off[i] = ((values[i] ?? 0) - start - (wayLengths[wayOf[g] ?? 0] ?? 0)) / readingSd;
       }
-      for (; r < rangeEnd; r += 1) rangeLengths[r] = meanLength();
+      for (; r < rangeEnd; r += 1) rangeLengths[r] = meanLength(ranges[r]?.of ?? allLines);
     }
   };
 

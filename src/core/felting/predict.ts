@@ -71,7 +71,11 @@ const WIDER = 1.2;
 
 /** How much the hands may have changed since a measuring, before the first not at all; and what was guessed of the work. */
 export const driftAfter = (record: FeltingRecord, work: FeltingWork): number =>
-  Math.hypot(record.intervals.length === 0 ? 0 : WIDER * driftSd(work), guessSd(work));
+  Math.hypot(
+    // What was never measured was done with hands as they were each time: by feel that is all there is to go by.
+    record.intervals.length > 0 ? WIDER * driftSd(work) : work.guessed > 0 ? driftSd(work) : 0,
+    WIDER * guessSd(work),
+  );
 
 /** Length of each gauge as a share of what it was thought to be laid, world by world, after more work. */
 export const sharesAfter = (

@@ -117,7 +117,13 @@ export const BenchPanel = (props: {
         />
       ) : null;
     case 'compare':
-      return <ComparePanel onLog={acting.log} onCancel={close} />;
+      return (
+        <ComparePanel
+          alongOnTable={standing.way.hasDirections ? plan.form.alongOnTable : null}
+          onLog={acting.log}
+          onCancel={close}
+        />
+      );
     case 'curve':
       return (
         <PanelFrame title="How it shrinks under work" label="Curve" onCancel={close} back="Back">

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { HOLE, THIN } from '../../core/evenness/evenness';
-import type { Field } from '../../core/evenness/layOut';
+import type { Field } from '../../core/evenness/field';
 import { toScreen, type View } from '../../ui/table/view';
 
 /** The darkest: this many times the plan. */

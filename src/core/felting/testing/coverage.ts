@@ -1,8 +1,11 @@
-import { seeded } from '../../evenness/random';
-import { addWork, balancedWork, GENERAL_PRIOR, NO_WORK } from '../feltingModel';
+import { normal, seeded } from '../../evenness/random';
+import { addWork, balancedWork, GENERAL_PRIOR, guessedWork, NO_WORK, sumWork } from '../feltingModel';
+import { BY_FEEL } from '../../acts/byFeel';
+import type { Judge } from '../../acts/vocabulary';
 import { rangeOf, sharesAfter } from '../predict';
 import { infer } from '../infer';
 import type { FeltingRecord } from '../likelihood';
+import { lookSeen } from './eye';
 import { type Oddity, simulatedPiece } from './simulatedPiece';
 
 /** How often a range held what came. */
@@ -29,8 +32,10 @@ export const coverageOf = (of: {
   readonly startSd?: number;
   readonly seed?: number;
   readonly points?: number;
+  /** How it is followed: with a tape, by a look each way at the drawing, or by feel, where every amount is a guess and nothing is read. */
+  readonly judge?: Judge;
 }): Coverage => {
-  const { pieces, odd, startSd = 0 } = of;
+  const { pieces, odd, startSd = 0, judge = 'tape' } = of;
   const gaugesDeg = [0, 90];
   let [in80, in95, forecasts] = [0, 0, 0];
   const times: number[] = [];
@@ -38,14 +43,30 @@ export const coverageOf = (of: {
     const random = seeded((of.seed ?? 1) * 100_003 + n);
     const piece = simulatedPiece(random, gaugesDeg, { odd });
     const intervals: FeltingRecord['intervals'][number][] = [];
+    const wanted = gaugesDeg.map(() => Math.log(1 - (0.24 + 0.14 * random())));
+    let since = NO_WORK;
     for (let k = 1; k <= Math.max(...AFTER); k += 1) {
       const rubs = k === 1 ? addWork(NO_WORK, 20, null) : NO_WORK;
       const along = EVERY * (0.3 + 0.4 * random());
       const work = addWork(addWork(rubs, along, 0), EVERY - along, 90);
-      piece.work(work);
-      intervals.push({ work, read: piece.measure() });
+      if (judge === 'feel') {
+        // Logged as the usual amount; done was more or less of it.
+        const factor = Math.exp(BY_FEEL * normal(random));
+        piece.work(addWork(addWork(rubs, along * factor, 0), (EVERY - along) * factor, 90));
+        since = guessedWork(
+          addWork(addWork(sumWork(since, rubs), along, 0), EVERY - along, 90),
+          BY_FEEL * EVERY,
+        );
+      } else piece.work(work);
+      const read = piece.measure();
+      if (judge === 'tape') intervals.push({ work, read });
+      if (judge === 'drawing')
+        gaugesDeg.forEach((_, g) => {
+          const within = lookSeen(piece.truth(), { wanted, lines: [g], random });
+          intervals.push({ work: g === 0 ? work : NO_WORK, read: gaugesDeg.map(() => null), within });
+        });
       if (!AFTER.includes(k)) continue;
-      const record: FeltingRecord = { gaugesDeg, intervals, since: NO_WORK, belief: GENERAL_PRIOR, startSd };
+      const record: FeltingRecord = { gaugesDeg, intervals, since, belief: GENERAL_PRIOR, startSd };
       const start = performance.now();
       const posterior = infer(record, of.points);
       times.push(performance.now() - start);

@@ -1,12 +1,9 @@
-import type { DrawingMark } from '../../acts/vocabulary';
-import { normal, type Random, seeded } from '../../evenness/random';
-import type { Gauge } from '../../forms/formKind';
-import { finishedMm, laidMm } from '../../quantity';
-import { drawingRange, meanRange } from '../drawingRange';
+import { type Random, seeded } from '../../evenness/random';
 import { addWork, GENERAL_PRIOR, NO_WORK, type FeltingWork } from '../feltingModel';
 import { forecastPiece } from '../forecastPiece';
 import type { MoveSize } from '../nextMove';
 import type { FeltingRecord } from '../likelihood';
+import { lookSeen } from './eye';
 import { type SimulatedPiece, simulatedPiece } from './simulatedPiece';
 
 /** How made-up pieces end under a way of working. */
@@ -76,62 +73,39 @@ const pieceForecast =
     return { rolls, measurings: MOST_MEASURINGS };
   };
 
-/** A piece is laid so long, mm: a finger on the drawing is a length. */
-const LAID_MM = 500;
-/** How far an eye is off, of the logarithm of length. */
-const EYE_SD = 0.03;
-
-/** The mark at which an eye sees the edge of a piece, by the mean of its lines. */
-const markSeen = (seen: number, wanted: number): DrawingMark => {
-  const [mm, target] = [LAID_MM * Math.exp(seen), LAID_MM * Math.exp(wanted)];
-  const way = seen / wanted;
-  if (mm < 0.99 * target) return 'past';
-  if (mm < 1.025 * target) return 'on';
-  if (mm < target + 25 && way > 0.65) return 'finger';
-  if (way > 0.33) return 'half';
-  return way > 0.07 ? 'inside' : 'dashed';
-};
-
-const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
-
-/** Follows the advice by the drawing alone: one look at it, and never a tape. */
-const byTheDrawing: Felter = ({ piece, wanted, random }) => {
-  const intervals: FeltingRecord['intervals'][number][] = [];
-  const gauges = wanted.map((w, g) => gaugeFrom(g, w));
-  let rolls = 0;
-  for (let n = 0; n < MOST_MEASURINGS; n += 1) {
-    const record = { gaugesDeg: GAUGES, intervals, since: NO_WORK, belief: GENERAL_PRIOR, startSd: 0 };
-    const { move } = forecastPiece(record, {
-      targets: { wanted, tolerance: BY_DRAWING },
-      intensity: 1,
-      hasDirections: true,
-      pace: 'brisk',
-    });
-    if (move.kind !== 'roll' && move.kind !== 'measure') return { rolls, measurings: n };
-    const work = move.kind === 'roll' ? rolled(move.rolls.along, move.rolls.across) : NO_WORK;
-    rolls += work.directional;
-    if (work.directional > 0) piece.work(work);
-    const seen = mean(piece.truth()) + EYE_SD * normal(random);
-    piece.measure();
-    const mark = markSeen(seen, mean(wanted));
-    intervals.push({
-      work,
-      read: GAUGES.map(() => null),
-      within: meanRange(gauges.map(g => drawingRange(mark, g))),
-    });
-  }
-  return { rolls, measurings: MOST_MEASURINGS };
-};
-
-const gaugeFrom = (g: number, wanted: number): Gauge => ({
-  id: String(g),
-  name: '',
-  directionDeg: GAUGES[g] ?? 0,
-  laidMm: laidMm(LAID_MM),
-  wantedMm: finishedMm(LAID_MM * Math.exp(wanted)),
-  from: { x: 0, y: 0 },
-  to: { x: 1, y: 0 },
-});
+/** Follows the advice by the drawing alone, never a tape: one look all round, or one each way. */
+const byTheDrawing =
+  (looks: 'all round' | 'each way'): Felter =>
+  ({ piece, wanted, random }) => {
+    const intervals: FeltingRecord['intervals'][number][] = [];
+    const look = (work: FeltingWork, of: readonly number[]): void => {
+      const within = lookSeen(piece.truth(), { wanted, lines: of, random });
+      intervals.push({ work, read: GAUGES.map(() => null), within });
+    };
+    let rolls = 0;
+    for (let n = 0; n < MOST_MEASURINGS; n += 1) {
+      const record = { gaugesDeg: GAUGES, intervals, since: NO_WORK, belief: GENERAL_PRIOR, startSd: 0 };
+      const { move } = forecastPiece(record, {
+        targets: { wanted, tolerance: BY_DRAWING },
+        intensity: 1,
+        hasDirections: true,
+        pace: 'brisk',
+      });
+      if (move.kind !== 'roll' && move.kind !== 'measure') return { rolls, measurings: n };
+      const work = move.kind === 'roll' ? rolled(move.rolls.along, move.rolls.across) : NO_WORK;
+      rolls += work.directional;
+      if (work.directional > 0) piece.work(work);
+      piece.measure();
+      if (looks === 'all round') look(work, [0, 1]);
+      else {
+        look(work, [0]);
+        look(NO_WORK, [1]);
+      }
+    }
+    return { rolls, measurings: MOST_MEASURINGS };
+  };
+const byDrawing = { allRound: byTheDrawing('all round'), eachWay: byTheDrawing('each way') } as const;
+const DRAWERS: ReadonlySet<Felter> = new Set(Object.values(byDrawing));
 
 /** Half along and half across, measured every 200, until the mean of the readings is there. */
 const alternating: Felter = ({ piece, wanted }) => {
@@ -162,14 +136,15 @@ const carefulOne: Felter = ({ piece, wanted }) => {
 export const FELTERS = {
   'by the advice, careful': pieceForecast('careful'),
   'by the advice, brisk': pieceForecast('brisk'),
-  'by the advice, by the drawing (±5 %)': byTheDrawing,
+  'by the advice, one look at the drawing (±5 %)': byDrawing.allRound,
+  'by the advice, a look each way (±5 %)': byDrawing.eachWay,
   'half and half, measured every 200': alternating,
   'each set of 50 measured, no model': carefulOne,
 } as const satisfies Readonly<Record<string, Felter>>;
 
 /** Makes up pieces that are to shrink 24–38 % each way, independently, lets a felter work them, and looks at how they truly end. */
 export const endsOf = (felter: Felter, pieces: number, seed = 5): Ends => {
-  const tolerance = felter === byTheDrawing ? BY_DRAWING : TOLERANCE;
+  const tolerance = DRAWERS.has(felter) ? BY_DRAWING : TOLERANCE;
   let [within, overshot, measurings, rolls, made] = [0, 0, 0, 0, 0];
   for (let n = 0; made < pieces; n += 1) {
     const random = seeded(seed * 100_003 + n);
