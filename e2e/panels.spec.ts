@@ -108,6 +108,8 @@ test('the pacer goes at the felter’s own pace, counts by itself, and stops at 
   // No pace has to be tapped first; whoever taps one has their own.
   await expect(page.getByText(/It goes at \d+ a minute, as your log says/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start the pacer: 10' })).toBeEnabled();
+  // Nobody has to count: what is usual for this maker stands there.
+  await expect(page.getByRole('button', { name: /^By feel, as usual: about \d+$/ })).toBeEnabled();
   for (let i = 0; i < 6; i += 1) {
     await tap(page, 'Tap your pace');
     await page.waitForTimeout(200);

@@ -24,11 +24,7 @@ export const Choice = <T extends string>(props: {
       const chosen = props.options.find(o => o.value === value);
       if (chosen) props.onChoose(chosen.value);
     }}
-    className={
-      props.size === 'row'
-        ? 'grid grid-cols-[repeat(auto-fit,minmax(4.1rem,1fr))] gap-y-px'
-        : 'flex flex-wrap'
-    }
+    className={props.size === 'row' ? 'choice-row grid gap-y-px' : 'flex flex-wrap'}
   >
     {props.options.map(o => (
       <ToggleGroup.Item

@@ -50,10 +50,16 @@ export const UndoPlace = ({ words, run }: { readonly words: string; readonly run
 const IN_A_ROW = { phone: 5, wide: 7 } as const;
 
 /** How many rows the acts of the way take. */
-const rowsOf = (acts: number): CSSProperties & Readonly<Record<`--${string}`, number>> => ({
-  '--rows-phone': Math.ceil(acts / IN_A_ROW.phone),
-  '--rows': Math.ceil(acts / IN_A_ROW.wide),
-});
+const rowsOf = (acts: number): CSSProperties & Readonly<Record<`--${string}`, number>> => {
+  const rows = { phone: Math.ceil(acts / IN_A_ROW.phone), wide: Math.ceil(acts / IN_A_ROW.wide) };
+  return {
+    '--rows-phone': rows.phone,
+    '--rows': rows.wide,
+    // As many in each row as can be: none stands alone in the last.
+    '--columns-phone': Math.ceil(acts / rows.phone),
+    '--columns': Math.ceil(acts / rows.wide),
+  };
+};
 
 /**
  * The bench in fixed places: what is next, what it stands at, how the act is done, and the dock with the great button, undo and

@@ -109,6 +109,7 @@ export const BenchPanel = (props: {
       return counted ? (
         <CountPanel
           act={counted}
+          usual={standing.usual}
           pieceId={context.piece.id}
           settings={context.settings}
           onSettings={changeSettings}

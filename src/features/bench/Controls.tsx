@@ -143,7 +143,7 @@ const CountChoice = ({ act, onChoose, onSettings }: ControlsProps) => {
           value: String(n),
           text: unit === null ? n : `${n} ${unit}`,
         })),
-        ...(control?.byFeel ? [{ value: FEEL, text: 'by feel' }] : []),
+        ...(unit === null ? [] : [{ value: FEEL, text: 'by feel' }]),
       ]}
       onChoose={v => {
         if (v === FEEL) return onChoose({ kind: act.kind, feel: true });

@@ -11,7 +11,8 @@ import type { Settings } from '../../records/settings';
 import { canSpeak } from '../../session/sound';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import type { Act } from '../../core/acts/act';
+import { type Act, controlOf } from '../../core/acts/act';
+import type { UsualWork } from '../../core/acts/actSpec';
 import { Clock, Pacer } from './Pacer';
 import { countedNoun, countOf, isTimed, withCount } from './pacing';
 import { PanelFrame } from './PanelFrame';
@@ -47,6 +48,8 @@ interface CountProps {
   readonly act: Act;
   readonly pieceId: string;
   readonly settings: Settings;
+  /** How this maker usually does it. */
+  readonly usual: UsualWork;
   readonly onSettings: (change: Partial<Settings>) => void;
   readonly onLog: (act: Act) => void;
   readonly onCancel: () => void;
@@ -112,6 +115,20 @@ const Habits = ({ settings, onSettings }: Pick<CountProps, 'settings' | 'onSetti
   </>
 );
 
+/** Nobody counted: as much as this maker usually does at once, and known as badly as that. */
+const ByFeel = ({ act, usual, onLog }: CountProps) => {
+  const control = controlOf(act.kind);
+  const { count: _, ...chosen } = control?.choicesOf(act) ?? {};
+  const felt = control?.byFeel ? control.make({ ...chosen, feel: true }, usual) : null;
+  return (
+    felt && (
+      <Button size="wet" onClick={() => onLog(felt)}>
+        By feel, as usual: about {countOf(felt)}
+      </Button>
+    )
+  );
+};
+
 /** Rolls and rubs otherwise than by whole sets: by the pacer, by minutes, or by a guess. */
 const Beats = (props: CountProps & { readonly onStart: () => void }) => {
   const { act, settings, onSettings } = props;
@@ -144,6 +161,7 @@ const Beats = (props: CountProps & { readonly onStart: () => void }) => {
       </Button>
       <Sound {...props} />
       <Guesses of={GUESSES} unit="" isWhole onGuess={log} />
+      <ByFeel {...props} />
       <p className="text-[15px] text-chalk">
         By the clock, at {own === null && learnt === USUAL_PACE ? 'a usual pace' : 'your own pace'}
       </p>

@@ -95,7 +95,11 @@ export const SolidPiles = ({ weigh, units }: PilesProps) => (
               )}
             </th>
             <td>{scaleMass(heap.grams, weigh.stepG, units)}</td>
-            <td className="font-semibold">{showQuantity(heap.eachGrams, 'mass', units)}</td>
+            <td className="font-semibold">
+              {heap.equal > 1
+                ? showQuantity(heap.eachGrams, 'mass', units)
+                : scaleMass(heap.grams, weigh.stepG, units)}
+            </td>
           </tr>
         ))}
       </tbody>
