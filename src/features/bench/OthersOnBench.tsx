@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { duration } from '../../core/acts/actWords';
 import { benchLog } from '../../core/log/logParts';
@@ -28,7 +28,7 @@ const lastWorked = (entries: readonly Entry[], since: number): ReadonlyMap<strin
 /** Other pieces that are being worked: one dries while another is rolled. One tap goes over to it. */
 export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
   const pieces = usePieces();
-  const entries = useAllEntries();
+  const entries = useDeferredValue(useAllEntries());
   const { clock } = useWorkshop();
   const now = clock.nowMs();
   const worked = useMemo(() => lastWorked(entries, clock.nowMs() - LONGEST_MS), [entries, clock]);

@@ -64,6 +64,7 @@ export const egg: FormKind = {
         more: {
           hints: [
             'Wrap it long from the start: a ball rolled one way only turns into a sausage with a seam.',
+            'Ears, mouths and slits are cut when it is dry: wet felt frays and closes again.',
           ],
         },
       },
