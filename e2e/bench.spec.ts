@@ -100,6 +100,7 @@ test('at size and firm the great button leads to the finish', async ({ page }) =
   for (const act of ['Take the resist out', 'Rub the edges with soap, 2 min', 'Work the inside, 3 min']) {
     await expect(next).toContainText(act);
     await page.keyboard.press('Space');
+    await expect(next).not.toContainText(act);
   }
   // Five minutes were worked since the tape lay on it; a second look tells more than rolling.
   for (let look = 0; look < 2; look += 1) {
@@ -130,6 +131,7 @@ test('near the end the great button counts the short set that is advised', async
   for (const act of ['Resist taken out', 'Rub the edges with soap, 2 min', 'Work the inside, 3 min']) {
     await expect(page.getByRole('button', { name: `Done ${act}` })).toBeVisible();
     await page.keyboard.press('Space');
+    await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
   }
   await measure('Enter');
   const great = page.getByRole('button', { name: /^Done Roll [1-4]0 (length|cross)wise/ });

@@ -63,3 +63,16 @@ test('a head opening is asked relaxed, and drawn over a fist', async ({ page }) 
   const lines = page.getByRole('list', { name: 'Measuring lines' });
   await expect(lines.getByRole('listitem').filter({ hasText: 'drawn over a fist' })).toContainText('55.0');
 });
+
+test('ears of a solid are cut when it is dry, and that stands in the log', async ({ page }) => {
+  await begin(page, 'Egg');
+  await stage(page, 'Bench').click();
+  await page.getByRole('button', { name: 'Everything is laid already' }).click();
+  await stage(page, 'Finish').click();
+  await page.getByRole('button', { name: 'Ears, mouths or slits cut' }).click();
+  await expect(page.getByRole('button', { name: 'Ears, mouths or slits are cut' })).toBeDisabled();
+  await stage(page, 'Bench').click();
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'Cut ears, mouths or slits, dry' }),
+  ).toBeVisible();
+});

@@ -125,8 +125,12 @@ test('a worker that cannot start is told, and asked again', async ({ page, watch
   await page.goto('/pieces/sample-kelp-cosy/bench');
   await expect(page.getByText(/No forecast/)).toBeVisible({ timeout: 40_000 });
   await page.unroute(/worker.*\.js$/);
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByText(/No forecast/)).toBeHidden({ timeout: 40_000 });
+  // What is asked anew meanwhile (more was learnt of the wool) may have been answered by now; else a tap asks again.
+  const again = page.getByRole('button', { name: 'Try again' });
+  await expect(async () => {
+    if (await again.isVisible()) await again.click({ timeout: 1000 });
+    await expect(page.getByText(/No forecast/)).toBeHidden({ timeout: 5000 });
+  }).toPass({ timeout: 45_000 });
   watched.complaints.length = 0;
 });
 

@@ -3,6 +3,7 @@ import { turnOut } from './turnOut';
 import { airOut } from './airOut';
 import { onForm } from './onForm';
 import { edgesIn } from './edgesIn';
+import { cutDry } from './cutDry';
 import { trim } from './trim';
 import { edge } from './edge';
 import { inside } from './inside';
@@ -71,6 +72,7 @@ export const ACTS = [
   airOut,
   edgesIn,
   trim,
+  cutDry,
   needle,
   onForm,
   water,

@@ -1,3 +1,5 @@
+import { cautionOf } from '../../core/acts/act';
+import { entriesInForce } from '../../core/log/entriesInForce';
 import { woolAdded } from '../../core/log/logParts';
 import { laidGrams } from '../../core/wool/laidGrams';
 import { pieceWools } from '../../records/piece';
@@ -9,6 +11,7 @@ import { pieceScene } from '../../drawing/scene';
 import type { Piece } from '../../records/piece';
 import { localDay } from '../../session/clock';
 import { useWorkshop } from '../../session/workshop';
+import { useBench } from '../../session/useBench';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
 import { HeadRow } from '../../ui/HeadRow';
@@ -81,6 +84,20 @@ const DryFields = ({ context, plan }: { readonly context: PieceContext; readonly
           set={(r, v) => ({ ...r, thicknessMm: v })}
         />
       )}
+    </div>
+  );
+};
+
+/** What is cut of a solid when it is dry, if anything is: one tap, and it stands in the log. */
+const DryCut = ({ context }: { readonly context: PieceContext }) => {
+  const bench = useBench(context.piece.id, context.entries);
+  const isCut = entriesInForce(context.entries).some(e => e.act.kind === 'cutDry');
+  return (
+    <div className="mt-3">
+      <Button onClick={() => void bench.log({ kind: 'cutDry' })} disabled={isCut}>
+        {isCut ? 'Ears, mouths or slits are cut' : 'Ears, mouths or slits cut'}
+      </Button>
+      <p className="text-[13px] text-chalk">{cautionOf('cutDry')}</p>
     </div>
   );
 };
@@ -192,6 +209,7 @@ export const FinishView = () => {
               wet bench.
             </p>
             <DryFields context={context} plan={plan.value} />
+            {plan.value.form.solid && <DryCut context={context} />}
           </div>
           <Comparison
             lines={linesOf(plan.value, came, { result: piece.result, units: context.settings.units, laidG })}
