@@ -107,6 +107,8 @@ test('at size and firm the great button leads to the finish', async ({ page }) =
     await expect(next).toContainText('Measure');
     // Its open edge too, now that it is one: as the other lines have it.
     for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter', 'Enter']) await page.keyboard.press(key);
+    const edge = page.getByRole('listitem').filter({ hasText: /^.*Measured A 24\.0 cm, B 29\.0 cm, M / });
+    await expect(edge).toHaveCount(look + 1);
   }
   await expect(next).toContainText('Pinch test');
   for (const key of ['p', '3']) await page.keyboard.press(key);

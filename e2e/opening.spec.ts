@@ -22,7 +22,7 @@ test('two bowls from one disc are each measured on their own once they are cut a
   // Read twice, for so great a leap is doubted once.
   for (let look = 0; look < 2; look += 1) {
     await press(page, 'm', '2', '4', 'Enter', '2', '4', 'Enter');
-    await expect(page.getByRole('group', { name: 'Measure' })).toHaveCount(0);
+    await expect(page.getByRole('listitem').filter({ hasText: 'Measured A 24.0 cm' })).toHaveCount(look + 1);
   }
   await page.getByRole('button', { name: 'Cut open' }).first().click();
   await expect(lines).toContainText('first bowl, mouth lying flat');
@@ -50,7 +50,10 @@ test('a head opening is asked relaxed, and drawn over a fist', async ({ page }) 
   await begin(page, 'Beret');
   await toSkin(page);
   await press(page, 'm', '3', '6', 'Enter', '3', '6', 'Enter');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Measured A 36.0 cm' })).toBeVisible();
   await page.getByRole('button', { name: 'Cut open' }).first().click();
+  const lines = page.getByRole('list', { name: 'Measuring lines' });
+  await expect(lines).toContainText('drawn over a fist');
   await press(page, 'm');
   const panel = page.getByRole('group', { name: 'Measure' });
   await press(page, 'Enter', 'Enter');
@@ -60,7 +63,6 @@ test('a head opening is asked relaxed, and drawn over a fist', async ({ page }) 
   await press(page, '5', '1', 'Enter');
   await expect(panel).toContainText('Draw it over your fist as far as it gives easily.');
   await press(page, '5', '5', 'Enter');
-  const lines = page.getByRole('list', { name: 'Measuring lines' });
   await expect(lines.getByRole('listitem').filter({ hasText: 'drawn over a fist' })).toContainText('55.0');
 });
 
