@@ -37,6 +37,12 @@ const OPENING = { from: 0.15, late: 0.7 } as const;
 /** Grade of the bend test from which a wall has no more give than it is to have: it stands. */
 const STANDS = 3;
 
+/** How far the line is that lags, of those that were read; 0 where none was. */
+export const leastProgress = ({ gaugeProgress }: Forecast): number => {
+  const read = gaugeProgress.filter(s => s.measured);
+  return read.length === 0 ? 0 : Math.min(...read.map(s => s.progress));
+};
+
 /**
  * The gates a piece stands at now.
  * @param of.resist how what the piece is made over comes out
@@ -48,7 +54,7 @@ export const gatesAt = (
 ): readonly Gate[] => {
   const holds = state.pinch !== null && state.pinch >= 2;
   const read = forecast.gaugeProgress.filter(s => s.measured);
-  const progress = read.length === 0 ? 0 : Math.min(...read.map(s => s.progress));
+  const progress = leastProgress(forecast);
   const { isFirm } = firmTestResult(state, of.test);
   const gates: Gate[] = [];
   if (holds && state.rolls === 0) gates.push('may-roll');

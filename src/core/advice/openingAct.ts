@@ -4,19 +4,13 @@ import type { Forecast, GaugeProgress } from '../forecast/forecast';
 import type { FormPlan } from '../forms/formKind';
 import { type Habits, habitOf } from '../ways/habits';
 import type { Way } from '../ways/way';
-import { resistComesOut } from './gates';
+import { leastProgress, resistComesOut } from './gates';
 import { SIZE_TOLERANCE } from '../tolerances';
 import type { ProposedAct } from './proposedAct';
 import { skinHolds } from './skin';
 
 /** Shares of the way to the target from which the resist comes out, early or by size; a cut heals worse later. Common practice. */
 const COMES_OUT = { early: { mouth: 0.15, cut: 0.15 }, size: { mouth: 0.9, cut: 0.7 } } as const;
-
-/** How far the line is that lags, of those that were read; 0 where none was. */
-const leastProgress = ({ gaugeProgress }: Forecast): number => {
-  const read = gaugeProgress.filter(s => s.measured);
-  return read.length === 0 ? 0 : Math.min(...read.map(s => s.progress));
-};
 
 interface Of {
   readonly forecast: Forecast;

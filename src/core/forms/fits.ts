@@ -37,7 +37,7 @@ export interface LinesNow {
 }
 
 /** Whether a line shrinks as felt does. */
-const isFelt = ({ how = 'felt' }: Gauge): boolean => how === 'felt';
+export const isFelt = ({ how = 'felt' }: Pick<Gauge, 'how'>): boolean => how === 'felt';
 
 /**
  * Which lines there are before a piece is opened, and after.

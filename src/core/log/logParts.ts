@@ -36,6 +36,10 @@ export const weighings = (log: readonly LogEntry[]): readonly WeighEntry[] => {
 export const woolAdded = (log: readonly LogEntry[]): ReadonlyArray<EntryOf<'addWool'>> =>
   entriesInForce(log).filter((e): e is EntryOf<'addWool'> => e.act.kind === 'addWool');
 
+/** Grams of it, all wools together. */
+export const gramsAdded = (log: readonly LogEntry[]): number =>
+  woolAdded(log).reduce((sum, e) => sum + e.act.grams, 0);
+
 /** The steps of laying that stand, in order. */
 export const layings = (log: readonly LogEntry[]): readonly LayEntry[] =>
   entriesInForce(log).filter(isLaying);

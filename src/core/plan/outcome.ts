@@ -1,4 +1,5 @@
 import type { FormPlan, Gauge } from '../forms/formKind';
+import { isFelt } from '../forms/fits';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import { finishedMm } from '../quantity';
 import { measuredShrinkage } from '../shrinkage/measuredShrinkage';
@@ -69,7 +70,7 @@ export const outcome = (form: FormPlan, dry: DryMeasures, laidGrams: number | nu
       shrinkage: dryMm === null ? null : measuredShrinkage(gauge.laidMm, finishedMm(dryMm)),
     };
   });
-  const felt = gauges.filter(o => (o.gauge.how ?? 'felt') === 'felt');
+  const felt = gauges.filter(o => isFelt(o.gauge));
   const of = (axis: 'along' | 'across'): GaugeOutcome[] =>
     felt.filter(o => gaugeAxis(o.gauge.directionDeg) === axis);
   const ratio = (os: readonly GaugeOutcome[]): number | null =>

@@ -3,7 +3,7 @@ import { homeUnit, parseQuantity, type UnitSystem } from '../../core/units/units
 import { UNDYED } from '../../core/wool/undyed';
 import type { Wool } from '../../records/wool';
 import { Button } from '../../ui/Button';
-import { FigureKeys } from './FigureKeys';
+import { FIGURES, FigureKeys } from './FigureKeys';
 import { PanelFrame } from './PanelFrame';
 
 /** More wool than a bench ever needs at once, g. */
@@ -47,9 +47,12 @@ export const AddWoolPanel = (props: {
           does: 'delete the last digit',
           run: () => setTyped(typed.slice(0, -1)),
         },
-        ...'0123456789.'
-          .split('')
-          .map(k => ({ keys: k === '.' ? ['.', ','] : [k], shown: k, does: 'digit', run: () => press(k) })),
+        ...FIGURES.map(k => ({
+          keys: k === '.' ? ['.', ','] : [k],
+          shown: k,
+          does: 'digit',
+          run: () => press(k),
+        })),
       ]}
     >
       <output className="block text-right text-6xl leading-none font-semibold" aria-label="How much">

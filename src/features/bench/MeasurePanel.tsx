@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { GaugeProgress } from '../../core/forecast/forecast';
+import { isFelt } from '../../core/forms/fits';
 import type { FormPlan } from '../../core/forms/formKind';
 import { MM_PER_INCH } from '../../core/units/constants';
 import { homeUnit, parseQuantity, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
@@ -52,7 +53,7 @@ const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string
 /** What the keys begin with: the last length; of a hole that was never measured what it is to have, of felt what the others say. */
 const offeredMm = ({ gauge, measured, nowMm }: GaugeProgress, all: readonly GaugeProgress[]): number => {
   if (measured) return nowMm;
-  if ((gauge.how ?? 'felt') !== 'felt') return gauge.wantedMm;
+  if (!isFelt(gauge)) return gauge.wantedMm;
   const shares = all.filter(s => s.measured).map(s => s.nowMm / s.gauge.laidMm);
   return shares.length === 0 ? nowMm : gauge.laidMm * (shares.reduce((a, b) => a + b, 0) / shares.length);
 };
@@ -80,9 +81,9 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     draft.units === units || typedMm === null ? draft.typed : showFigure(typedMm, 'length', { units });
   const offered = gaugeNow && offeredMm(gaugeNow, gaugeProgress);
   const mm = typed === '' ? (offered ?? null) : typedMm;
-  const isFelt = (gaugeNow?.gauge.how ?? 'felt') === 'felt';
+  const ofFelt = isFelt(gaugeNow?.gauge ?? {});
   const question =
-    gaugeNow && isFelt && mm !== null && typed.length > 1 ? readingQuestion(gaugeNow, mm) : null;
+    gaugeNow && ofFelt && mm !== null && typed.length > 1 ? readingQuestion(gaugeNow, mm) : null;
   const asked = gaugeNow && question ? questionWords(question, gaugeNow.gauge, units) : null;
 
   const type = (text: string): void => setKept({ ...draft, typed: text, units });
@@ -160,7 +161,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
               (typed !== '' && !good
                 ? 'That is not a length.'
                 : [
-                    ...(gaugeNow.measured || isFelt
+                    ...(gaugeNow.measured || ofFelt
                       ? [`last ${showQuantity(gaugeNow.nowMm, 'length', units)}`]
                       : []),
                     ...(form.asItComes

@@ -1,6 +1,6 @@
 import { cautionOf } from '../../core/acts/act';
 import { entriesInForce } from '../../core/log/entriesInForce';
-import { woolAdded } from '../../core/log/logParts';
+import { gramsAdded } from '../../core/log/logParts';
 import { laidGrams } from '../../core/wool/laidGrams';
 import { pieceWools } from '../../records/piece';
 import { useMemo } from 'react';
@@ -177,8 +177,7 @@ export const FinishView = () => {
   const laidG = useMemo(() => {
     if (!plan.ok || !plan.value.weigh) return null;
     const of = { ...pieceWools(piece), weighings: weighings.map(e => e.act), pieces: piece.plan.pieces };
-    const added = woolAdded(entries).reduce((sum, e) => sum + e.act.grams, 0);
-    return laidGrams(plan.value.weigh, of) + added / piece.plan.pieces;
+    return laidGrams(plan.value.weigh, of) + gramsAdded(entries) / piece.plan.pieces;
   }, [plan, piece, weighings, entries]);
   const came = useMemo(
     () => (plan.ok ? outcome(plan.value.form, piece.result, laidG) : null),

@@ -1,4 +1,4 @@
-import { woolAdded } from '../../core/log/logParts';
+import { gramsAdded } from '../../core/log/logParts';
 import { showQuantity } from '../../core/units/units';
 import type { WeighPlan } from '../../core/wool/weigh';
 import type { PieceContext } from '../../session/pieceContext';
@@ -38,7 +38,7 @@ const WhyTotals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly con
 /** What to take, what of it is laid, and what is kept aside. */
 export const Totals = ({ weigh, context }: { readonly weigh: WeighPlan; readonly context: PieceContext }) => {
   const { units } = context.settings;
-  const added = woolAdded(context.entries).reduce((sum, e) => sum + e.act.grams, 0);
+  const added = gramsAdded(context.entries);
   return (
     <div className="mb-3 flex items-start">
       <dl className="flex flex-1 gap-6">
