@@ -32,7 +32,7 @@ const withEntries = (count: number): string => {
   return workshopText({ ...sample, entries: [...sample.entries, ...more] }, NOW);
 };
 
-/** From the press until the count stands on the screen and the page is free again, ms. */
+/** From the press until the count is painted and the page is free again, ms: the frame that first has the count is the one that paints it. */
 const tapMs = (page: Page, wanted: string): Promise<number> =>
   page.evaluate(async want => {
     const button = [...document.querySelectorAll('button')].find(b => b.textContent.startsWith('Done'));
@@ -44,7 +44,7 @@ const tapMs = (page: Page, wanted: string): Promise<number> =>
       if (performance.now() - began > 10_000) throw new Error(`${count?.textContent} is not ${want}`);
       await new Promise(requestAnimationFrame);
     }
-    await new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve, 0)));
+    await new Promise(resolve => setTimeout(resolve, 0));
     return performance.now() - began;
   }, wanted);
 
@@ -118,5 +118,5 @@ test('from a tap to the next paint at a quarter of the speed', async ({ page }, 
   const middle = sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
   measured(info, `quickest ${sorted[0]?.toFixed(0)} ms, middle ${middle.toFixed(0)} ms of ${taps} taps`);
   // Alone it is held to the figure; beside other tests on a busy machine the quickest is, and loosely.
-  expect(sorted[0]).toBeLessThan(rounds(400, 100));
+  expect(rounds(sorted[0] ?? Number.NaN, middle)).toBeLessThan(rounds(400, 100));
 });
