@@ -95,7 +95,7 @@ describe('every stored record', () => {
     [
       recipeKind,
       RECIPE_MIGRATIONS,
-      newRecipe({ id: 'r1', name: 'Ours', steps: [{ id: 's1', act: 'rub', count: 40 }] }, NOW),
+      newRecipe({ id: 'r1', name: 'Ours', steps: [{ id: 's1', act: 'rub', count: 40 }] }, 'palms', NOW),
     ],
     [entrySpec, ENTRY_MIGRATIONS, ENTRY],
     [settingsSpec, SETTINGS_MIGRATIONS, DEFAULT_SETTINGS],

@@ -143,6 +143,7 @@ const recipes = (now: string): readonly OwnRecipe[] => [
           { id: 'harbour-12', act: 'dry', minutes: 1440 },
         ],
       },
+      'sheet',
       at(now, 1600),
     ),
     sample: true,

@@ -35,7 +35,7 @@ describe('changes noted ahead of the store', () => {
   it('hold for every kind of record, and a change that makes no good record is left out', async () => {
     const { store, journal, replay } = await opened();
     await store.add(woolKind, aWool('w1', { name: 'Fog' }));
-    await store.add(recipeKind, newRecipe({ id: 'r1', name: 'Ours', steps: [] }, NOW));
+    await store.add(recipeKind, newRecipe({ id: 'r1', name: 'Ours', steps: [] }, 'bundle', NOW));
     journal.note('wool', { id: 'w1', revision: 1 }, { gramsCounted: 120 });
     journal.note('recipe', { id: 'r1', revision: 1 }, { steps: [{ id: 's1', act: 'rub', count: 60 }] });
     journal.note('recipe', { id: 'r1', revision: 2 }, { steps: [{ id: 's1', act: 'sing' }] });

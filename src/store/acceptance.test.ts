@@ -88,7 +88,11 @@ describe.each(ADAPTERS)('the store, %s', (_, make) => {
 
   it('keeps the recipes of the maker, and clears those of the sample', async () => {
     const store = await open();
-    const own = newRecipe({ id: 'r1', name: 'Ours', steps: [{ id: 's1', act: 'rub', count: 40 }] }, NOW);
+    const own = newRecipe(
+      { id: 'r1', name: 'Ours', steps: [{ id: 's1', act: 'rub', count: 40 }] },
+      'bundle',
+      NOW,
+    );
     await store.add(recipeKind, own);
     await store.add(recipeKind, { ...own, id: 'r2', sample: true });
     await store.update(recipeKind, 'r1', r => ({ ...r, name: 'Ours, longer' }));

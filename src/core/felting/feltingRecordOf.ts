@@ -57,9 +57,9 @@ const seenEachWay = (
   }));
 };
 
-/** The log as the model reads it. Undone entries do not count. Linear in the log. */
-export const feltingRecordOf = (
-  log: readonly LogEntry[],
+/** What was done to one piece, in order, as the model reads it; of many alike, to one of them. Linear in the entries. */
+export const feltingRecordOfOne = (
+  entries: readonly LogEntry[],
   formed: FormForModel,
   belief: Prior,
 ): FeltingRecord => {
@@ -67,7 +67,7 @@ export const feltingRecordOf = (
   const intervals: Array<FeltingRecord['intervals'][number]> = [];
   let since = NO_WORK;
   let water: Water = 'hot';
-  for (const { act } of entriesInHand(log)) {
+  for (const { act } of entries) {
     water = waterAfter(act) ?? water;
     const done = workOfAct(act, water);
     if (done) {
@@ -96,3 +96,10 @@ export const feltingRecordOf = (
     startSd: isFuzzy ? FELTING.startSd : 0,
   };
 };
+
+/** The log as the model reads it, of many alike that of the one in the hands. Undone entries do not count. Linear in the log. */
+export const feltingRecordOf = (
+  log: readonly LogEntry[],
+  formed: FormForModel,
+  belief: Prior,
+): FeltingRecord => feltingRecordOfOne(entriesInHand(log), formed, belief);

@@ -58,6 +58,17 @@ describe('what is believed of the next piece', () => {
     expect(shift('x', 'y')).toBeGreaterThan(0);
   });
 
+  it('hears many alike of one batch as one piece that was read better', () => {
+    const mean = (...all: PriorEvidence[]): number => pooledPrior(all, ASKED).belief.mean[0] ?? 0;
+    const batch = Array.from({ length: 12 }, () => said('batch', 'w', 'b', E0 + 0.1));
+    const apart = Array.from({ length: 12 }, (_, n) => said(`p${n}`, 'w', 'b', E0 + 0.1));
+    const one = mean(said('p', 'w', 'b', E0 + 0.1));
+    expect(mean(...batch)).toBeGreaterThan(one);
+    expect(mean(...apart)).toBeGreaterThan(mean(...batch) + 0.01);
+    // However many there are, what one piece adds of its own is not averaged out: 0.65 of the variance is shared.
+    expect(mean(...batch)).toBeLessThan(E0 + 0.65 * 0.12);
+  });
+
   it('names a piece too odd to be trusted, and hardly moves for it', () => {
     const sound = ['a', 'b', 'c'].map(id => said(id, 'w', 'b', E0));
     const { odd, belief } = pooledPrior([...sound, said('odd', 'w', 'b', E0 + 1)], ASKED);

@@ -74,9 +74,23 @@ const messageOf = (
   return { shift: (said.mean - prior.mean) / said.variance / lambda, variance: 1 / lambda };
 };
 
+/** What several alike of one batch say is one piece's word: they share the day, the water and the hands. */
+const ofOnePiece = (all: readonly Evidence[]): readonly Evidence[] => {
+  const joined = new Map<string, Evidence>();
+  for (const e of all) {
+    const was = joined.get(e.id);
+    const variance = was ? 1 / (1 / was.variance + 1 / e.variance) : e.variance;
+    joined.set(
+      e.id,
+      was ? { ...e, variance, shift: variance * (was.shift / was.variance + e.shift / e.variance) } : e,
+    );
+  }
+  return [...joined.values()];
+};
+
 /**
  * Pools what finished pieces and swatches say, parameter by parameter, in closed form over the tree maker, breed, wool, piece.
- * @param all each inferred from the general belief; swatches too, whose variance is their own
+ * @param all each inferred from the general belief; swatches too, whose variance is their own. Those of one id are one piece's, or one batch's
  */
 export const pooledPrior = (
   all: readonly PriorEvidence[],
@@ -89,14 +103,16 @@ export const pooledPrior = (
   let ownShare = 0;
   for (let i = 0; i < PARAMETERS; i += 1) {
     const prior = { mean: GENERAL_PRIOR.mean[i] ?? 0, variance: GENERAL_PRIOR.covariance[i]?.[i] ?? 1 };
-    const evidence = all.flatMap(({ id, woolId, breedId, says }): Evidence[] => {
-      const said = says[i];
-      if (!said) return [];
-      const message = isSwatch(id)
-        ? { shift: said.mean - prior.mean, variance: said.variance }
-        : messageOf(said, prior);
-      return message ? [{ id, woolId, breedId, ...message }] : [];
-    });
+    const evidence = ofOnePiece(
+      all.flatMap(({ id, woolId, breedId, says }): Evidence[] => {
+        const said = says[i];
+        if (!said) return [];
+        const message = isSwatch(id)
+          ? { shift: said.mean - prior.mean, variance: said.variance }
+          : messageOf(said, prior);
+        return message ? [{ id, woolId, breedId, ...message }] : [];
+      }),
+    );
     const shares = SHARES[i];
     if (evidence.length === 0 || !shares) continue;
     const known = { priorVariance: prior.variance, shares, evidence };

@@ -136,6 +136,25 @@ const Editor = (props: {
   );
 };
 
+const Offers = (props: {
+  readonly recipes: readonly Recipe[];
+  readonly followed: string | null;
+  readonly onPick: (recipe: Recipe) => void;
+}) =>
+  props.recipes.map(r => (
+    <Button
+      key={r.id}
+      size="wet"
+      aria-pressed={props.followed === r.id}
+      look={props.followed === r.id ? 'main' : 'plain'}
+      className="!flex-col !gap-0"
+      onClick={() => props.onPick(r)}
+    >
+      {r.name}
+      <span className="text-base font-normal opacity-75">{r.steps.length} steps</span>
+    </Button>
+  ));
+
 /** Which recipe is followed: a school to start from, one of the maker’s own, or none; and its steps, to be changed and kept. */
 export const RecipePanel = (props: {
   readonly context: PieceContext;
@@ -152,6 +171,9 @@ export const RecipePanel = (props: {
   const add = useAddRecipe();
   const { tell, failed } = useNotify();
   const { chance, nowIso } = useWorkshop();
+  // Those of this way, those that say none, and the one that is followed.
+  const ownHere = recipes.filter(r => r.way === null || r.way === standing.way.id || r.id === recipe?.id);
+  const ownElsewhere = recipes.filter(r => !ownHere.includes(r));
   const isOwn = recipes.some(r => r.id === recipe?.id);
   const follow = (next: Recipe | null, label: string): void =>
     context.change(p => ({ ...p, recipe: next }), { label, key: label });
@@ -163,7 +185,7 @@ export const RecipePanel = (props: {
       change(recipe.id, r => ({ ...r, name, steps: [...steps] }), { label: `recipe ${name}` });
       return told();
     }
-    const own = newRecipe({ ...recipe, id: chance.newId() }, nowIso());
+    const own = newRecipe({ ...recipe, id: chance.newId() }, standing.way.id, nowIso());
     add(own).then(() => {
       follow(recipeOf(own), 'recipe');
       told();
@@ -182,25 +204,27 @@ export const RecipePanel = (props: {
     >
       <WayChoice context={context} plan={plan} way={standing.way} />
       <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
-        {[...recipes.map(recipeOf), ...schoolsOf(standing.way.id).map(recipeOf)].map(r => (
-          <Button
-            key={r.id}
-            size="wet"
-            aria-pressed={recipe?.id === r.id}
-            look={recipe?.id === r.id ? 'main' : 'plain'}
-            className="!flex-col !gap-0"
-            onClick={() => follow(r, 'recipe')}
-          >
-            {r.name}
-            <span className="text-base font-normal opacity-75">{r.steps.length} steps</span>
-          </Button>
-        ))}
+        <Offers
+          recipes={[...ownHere, ...schoolsOf(standing.way.id)].map(recipeOf)}
+          followed={recipe?.id ?? null}
+          onPick={r => follow(r, 'recipe')}
+        />
         {recipe && (
           <Button size="wet" onClick={() => follow(null, 'no recipe')}>
             No recipe, just the advice
           </Button>
         )}
       </div>
+      {ownElsewhere.length > 0 && (
+        <details>
+          <summary className="min-h-12 cursor-pointer py-2 text-lg">
+            Your recipes for other ways of working
+          </summary>
+          <div className="grid grid-cols-1 gap-2 sm:grid-cols-2">
+            <Offers recipes={ownElsewhere.map(recipeOf)} followed={null} onPick={r => follow(r, 'recipe')} />
+          </div>
+        </details>
+      )}
       {recipe && (
         <details>
           <summary className="min-h-12 cursor-pointer py-2 text-lg">Change its steps</summary>

@@ -87,6 +87,7 @@ describe('a made-up act', () => {
   it('counts in a recipe, which may ask for it', async () => {
     const recipe = newRecipe(
       { id: 'r', name: 'Underfoot', steps: [{ id: 's1', act: 'tread', count: 100 }] },
+      'bundle',
       NOW,
     );
     const { store } = aWorkshop();

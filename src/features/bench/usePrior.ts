@@ -5,7 +5,7 @@ import {
   type PooledPrior,
   swatchEvidence,
 } from '../../core/felting/pooledPrior';
-import { finishedRecord } from '../../core/felting/finishedRecord';
+import { finishedRecords } from '../../core/felting/finishedRecord';
 import { trainingPiecesOf } from '../../core/felting/trainingPieces';
 import { breedOf } from '../../core/wool/breeds';
 import { swatchOutcome } from '../../core/wool/swatchOutcome';
@@ -30,10 +30,9 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
   const { data } = useQuery({
     queryKey: ['learn', worked.map(p => [p.id, p.updatedAt, logs.get(p.id)?.length ?? 0])],
     queryFn: async () => {
-      const read = worked.flatMap(p => {
-        const record = finishedRecord(p, logs.get(p.id) ?? []);
-        return record && record.intervals.length > 0 ? [{ id: p.id, record }] : [];
-      });
+      const read = worked.flatMap(p =>
+        finishedRecords(p, logs.get(p.id) ?? []).map(record => ({ id: p.id, record })),
+      );
       const says = valueOf(await workers.bench.run('learn', { logs: read.map(r => r.record) }));
       return read.map((r, i) => ({ id: r.id, says: says[i] ?? [] }));
     },
