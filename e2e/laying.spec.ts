@@ -40,3 +40,29 @@ test('a dozen cores are weighed one after the other, by their own weight, and co
   await page.getByRole('combobox', { name: 'Piles of' }).selectOption('12');
   await expect(page.getByRole('button', { name: 'piece 12, cover' })).toBeVisible();
 });
+
+test('what no bench ever takes is not taken: no wool, tons of it, a figure that is none, a note of nothing', async ({
+  page,
+}) => {
+  await begin(page, 'Bottle sleeve');
+  await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Kelp, carded batt' });
+  await stage(page, 'Bench').click();
+  const entries = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+  await page.getByRole('button', { name: 'Add wool' }).click();
+  const panel = page.getByRole('group', { name: 'Add wool', exact: true });
+  const added = page.getByRole('button', { name: 'Added' });
+  for (const typed of ['', '0', '.', '4.5.5', '999999', '5000.1']) {
+    await page.keyboard.type(typed);
+    await expect(panel.getByLabel('How much')).toContainText(typed === '' ? '–' : typed);
+    await expect(added, typed).toBeDisabled();
+    await page.keyboard.press('Enter');
+    await expect(panel, typed).toBeVisible();
+    for (const _ of typed) await page.keyboard.press('Backspace');
+  }
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Note' }).fill('  \n ');
+  await expect(page.getByRole('button', { name: 'Add to the log' })).toBeDisabled();
+  await page.keyboard.press('Escape');
+  await expect(entries).toHaveCount(0);
+});
