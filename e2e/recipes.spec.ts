@@ -48,7 +48,7 @@ test('a recipe is followed step by step, departed from, changed and kept', async
   await tap(page, 'Recipe');
   await page.getByText('Change its steps').tap();
   await page.getByRole('textbox', { name: 'Name of the recipe' }).fill('Mine, with a clock');
-  await page.getByLabel('Step 5', { exact: true }).selectOption({ label: 'soak' });
+  await page.getByLabel('Step 5', { exact: true }).selectOption({ label: 'vinegar soak' });
   await page.getByRole('textbox', { name: 'Minutes, step 5' }).fill('5');
   await page.keyboard.press('Enter');
   await tap(page, 'Save to my recipes');

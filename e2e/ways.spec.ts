@@ -205,6 +205,16 @@ for (const maker of MAKERS)
     await expect(log.getByText(maker.never)).toHaveCount(0);
     await expect(log.getByText(TAPE)).toHaveCount(0);
     await tap(page, 'To the finish');
+    // Finished where it was felted: each step begun and ended by the same button, in the same place.
+    const next = page.getByRole('button', { name: /^(Start|Clear|Done|Dry|Measure)/ }).first();
+    for (let i = 0; i < 20; i += 1) {
+      await expect(next).toBeEnabled();
+      const words = (await next.textContent()) ?? '';
+      if (i < 3) expect(await placesAtAllWidths(page), words).toEqual(places);
+      await next.tap();
+      if (words.startsWith('Measure')) break;
+      await page.waitForTimeout(A_HAND_MS);
+    }
     await tap(page, 'Mark as finished');
     await expect(page.getByText(/^Finished on /)).toBeVisible();
   });

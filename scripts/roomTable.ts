@@ -96,6 +96,7 @@ export const CORE_ORDER = [
   'log',
   'recipe',
   'learning',
+  'finishing',
   'felting',
   'forecast',
   'batch',

@@ -71,6 +71,7 @@ const usePieceActs = (piece: Piece) => {
         way: piece.way,
         judge: piece.judge,
         habits: piece.habits,
+        finishing: piece.finishing,
         laying: piece.laying,
       }),
       plan,

@@ -13,6 +13,7 @@ import { count, figure, fresh, Id, IsoTime, kept } from './common';
 import { defineKind } from './kind';
 import { RecipeSchema } from './recipe';
 import { JUDGES } from '../core/acts/vocabulary';
+import { FINISH_STEPS } from '../core/acts/finishSteps';
 import { HABITS } from '../core/ways/habits';
 import { WAY_IDS } from '../core/forms/wayId';
 import { PIECE_MIGRATIONS, USUAL_LAYING } from './pieceMigrations';
@@ -62,7 +63,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
 
 const PieceSchema = z.object({
   kind: z.literal('piece'),
-  version: z.literal(10),
+  version: z.literal(11),
   ...kept,
   name: z.string().min(1).max(200),
   notes: z.string().max(20_000),
@@ -106,6 +107,8 @@ const PieceSchema = z.object({
   }),
   /** How it is worked, step by step; null where it goes by the advice alone. */
   recipe: RecipeSchema.nullable(),
+  /** How it is finished: the steps that were chosen; null as is usual for its form. */
+  finishing: z.array(z.enum(FINISH_STEPS)).max(FINISH_STEPS.length).nullable(),
   result: z.object({
     readings: z.record(z.string().max(16), figure(LIMITS.readingMm).nullable()),
     grams: figure(LIMITS.weighedG).nullable(),
@@ -191,9 +194,10 @@ export const newPiece = (of: {
   readonly way?: Piece['way'];
   readonly judge?: Piece['judge'];
   readonly habits?: Piece['habits'];
+  readonly finishing?: Piece['finishing'];
 }): Piece => ({
   kind: 'piece',
-  version: 10,
+  version: 11,
   ...fresh(of.id, of.now),
   name: of.name,
   notes: '',
@@ -206,5 +210,6 @@ export const newPiece = (of: {
   judge: of.judge ?? 'tape',
   habits: of.habits ?? {},
   recipe: of.recipe ?? null,
+  finishing: of.finishing ?? null,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

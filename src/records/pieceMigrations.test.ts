@@ -74,7 +74,8 @@ describe('a piece from version 1', () => {
 
   it('is one piece, measured inside, without the allowances that came later: its plan stays as it was', () => {
     const { piece, plan } = loaded(old('bottle-sleeve', SLEEVE));
-    expect(piece.version).toBe(10);
+    expect(piece.version).toBe(11);
+    expect(piece.finishing).toBeNull();
     expect(piece.habits).toEqual({});
     expect([piece.way, piece.judge]).toEqual([null, 'tape']);
     expect(piece.recipe).toBeNull();

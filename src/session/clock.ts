@@ -25,5 +25,16 @@ export const localDay = (iso: string): string => {
   return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
 };
 
+/** A moment where the felter is, as they would say it: Sat 28 Nov, 14:05. @param ms since 1970 */
+export const localMoment = (ms: number): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).format(ms);
+
 /** When the felter's own day began, ms since 1970; a day of 23 or 25 hours begins at its midnight too. */
 export const dayStartMs = (now: number): number => new Date(now).setHours(0, 0, 0, 0);

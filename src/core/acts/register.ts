@@ -3,6 +3,7 @@ import { turnOut } from './turnOut';
 import { airOut } from './airOut';
 import { onForm } from './onForm';
 import { edgesIn } from './edgesIn';
+import { finish } from './finish';
 import { cutDry } from './cutDry';
 import { trim } from './trim';
 import { edge } from './edge';
@@ -73,6 +74,7 @@ export const ACTS = [
   edgesIn,
   trim,
   cutDry,
+  finish,
   needle,
   onForm,
   water,

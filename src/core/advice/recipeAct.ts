@@ -91,7 +91,7 @@ const standsFor = (move: StepMove, following: Following, proposed: ProposedAct):
   if (proposed.reason === 'no-skin-yet') return asked === 'wet' || asked === 'shock';
   if (LOOKS.has(proposed.act)) return proposed.reason !== 'does-not-fit';
   if (proposed.reason === 'size-reached-soft') return false;
-  if (move.does === 'tick' && following.next && AFTER_FELTING.has(following.next.act)) return false;
+  if (following.next && AFTER_FELTING.has(following.next.act)) return false;
   return WORK.has(proposed.act);
 };
 

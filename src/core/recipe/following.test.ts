@@ -116,9 +116,15 @@ describe('a recipe that is followed', () => {
     expect(all).toMatchObject({ next: null, left: [], done: 5 });
   });
 
-  it('only the felter says when it is rinsed', () => {
-    const log = logOf(...['s1', 's2', 's3', 's4'].map(id => step(id)), wet(1), rub(1, 100));
-    expect(followed(ours, log, FLAT)).toMatchObject({ next: { id: 's5' }, left: [{ does: 'tick' }] });
+  it('no work on the felt says that it is rinsed: finishing it does, or the felter’s tick', () => {
+    const worked = [...['s1', 's2', 's3', 's4'].map(id => step(id)), wet(1), rub(1, 100)];
+    const rinsed = (how: 'again' | 'done'): Act => ({ kind: 'finish', step: 'rinse', how });
+    expect(followed(ours, logOf(...worked), FLAT)).toMatchObject({
+      next: { id: 's5' },
+      left: [asks('finish', { step: 'rinse' })],
+    });
+    expect(followed(ours, logOf(...worked, rinsed('again')), FLAT).next?.id).toBe('s5');
+    expect(followed(ours, logOf(...worked, rinsed('done')), FLAT).next).toBeNull();
   });
 
   it('steps back: a tick is taken back, and what the work settled is begun anew', () => {

@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { homeUnit, parseQuantity, type UnitSystem } from '../../core/units/units';
+import type { UnitSystem } from '../../core/units/units';
 import { UNDYED } from '../../core/wool/undyed';
 import type { Wool } from '../../records/wool';
 import { Button } from '../../ui/Button';
-import { FIGURES, FigureKeys } from './FigureKeys';
 import { PanelFrame } from './PanelFrame';
+import { TypedGrams } from './TypedGrams';
+import { useTypedGrams } from './useTypedGrams';
 
 /** More wool than a bench ever needs at once, g. */
 const MOST_G = 5000;
@@ -21,45 +22,25 @@ export const AddWoolPanel = (props: {
 }) => {
   const { wools, units, onFromHere } = props;
   const [woolId, setWool] = useState<string | null>(wools[0]?.id ?? null);
-  const [typed, setTyped] = useState('');
   const [isFromHere, setFromHere] = useState(false);
-  const grams = typed === '' ? null : parseQuantity(typed, 'mass', units);
-  const good = grams !== null && grams > 0 && grams <= MOST_G;
-  const press = (key: string): void => {
-    if (typed.length < 6) setTyped(typed + key);
-  };
-  const add = (): void => {
-    if (!good) return;
-    if (isFromHere && woolId !== null) onFromHere?.(woolId);
-    props.onAdd({ woolId, grams });
-  };
+  const figure = useTypedGrams(units, {
+    least: 0.01,
+    most: MOST_G,
+    does: 'added',
+    onDone: grams => {
+      if (isFromHere && woolId !== null) onFromHere?.(woolId);
+      props.onAdd({ woolId, grams });
+    },
+  });
   return (
     <PanelFrame
       title="Add wool"
       label="Add wool"
       onCancel={props.onCancel}
-      great={{ words: 'Added', isDisabled: !good, run: add }}
-      keys={[
-        { keys: ['Enter'], shown: 'Enter', does: 'added', run: add },
-        {
-          keys: ['Backspace'],
-          shown: '⌫',
-          does: 'delete the last digit',
-          run: () => setTyped(typed.slice(0, -1)),
-        },
-        ...FIGURES.map(k => ({
-          keys: k === '.' ? ['.', ','] : [k],
-          shown: k,
-          does: 'digit',
-          run: () => press(k),
-        })),
-      ]}
+      great={{ words: 'Added', isDisabled: !figure.good, run: figure.done }}
+      keys={figure.keys}
     >
-      <output className="block text-right text-6xl leading-none font-semibold" aria-label="How much">
-        {typed === '' ? '–' : typed}
-        <span className="ml-2 text-3xl font-normal text-chalk">{homeUnit('mass', units)}</span>
-      </output>
-      <FigureKeys onKey={press} onDelete={() => setTyped(typed.slice(0, -1))} />
+      <TypedGrams figure={figure} units={units} label="How much" />
       <div role="group" aria-label="Which wool" className="grid grid-cols-2 gap-2 sm:grid-cols-3">
         {wools.map(w => (
           <Button

@@ -8,6 +8,7 @@ import { useChangeSettings } from '../../session/useChanges';
 import { CountPanel } from './CountPanel';
 import { ComparePanel } from './ComparePanel';
 import { Curve } from './Curve';
+import { DryWeightPanel } from './DryWeightPanel';
 import { LookPanel } from './LookPanel';
 import { ManyPanel } from './ManyPanel';
 import { MeasurePanel } from './MeasurePanel';
@@ -146,6 +147,15 @@ export const BenchPanel = (props: {
       );
     case 'wool':
       return <AddWool acting={acting} context={context} laying={props.laying} />;
+    case 'dryWeight':
+      return (
+        <DryWeightPanel
+          units={units}
+          isMany={context.piece.plan.pieces > 1}
+          onWeighed={grams => acting.log({ kind: 'finish', step: 'dry', how: 'weighed', grams })}
+          onCancel={close}
+        />
+      );
     case 'more':
       return <MorePanel onOpen={acting.setPanel} onCancel={close} />;
     case 'many':

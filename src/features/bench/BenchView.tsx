@@ -27,6 +27,8 @@ import { Outlines, Rose } from './Rose';
 import { GaugeStatus } from './GaugeStatus';
 import { type ActSelection, useActSelection, useBenchKeys } from './useActSelection';
 import { type BenchStatus, useBenchStatus } from './useBenchStatus';
+import { FinishActs, FinishControls, FinishGreat, FinishNext, FinishStage } from './FinishPanel';
+import { type FinishingProgress, useFinishing, useFinishKeys } from './useFinishing';
 import { type LayingProgress, useLayKeys, useLaying } from './useLaying';
 import { useSteadyTap } from './useSteadyTap';
 
@@ -62,6 +64,7 @@ interface BenchParts {
   readonly acting: ActSelection;
   readonly bench: Bench;
   readonly laying: LayingProgress;
+  readonly finishing: FinishingProgress;
 }
 
 /** What there is to know and to answer before the piece itself: the recipe, what was wrong, what it has reached. */
@@ -142,7 +145,7 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
 };
 
 const Stage = (parts: BenchParts) => {
-  const { context, plan, standing, acting, bench, laying } = parts;
+  const { context, plan, standing, acting, bench, laying, finishing } = parts;
   const log = (
     <LogList
       entries={context.entries}
@@ -154,6 +157,14 @@ const Stage = (parts: BenchParts) => {
     return (
       <>
         <BenchPanel acting={acting} context={context} plan={plan} standing={standing} laying={laying} />
+        {log}
+      </>
+    );
+  if (finishing.isNow)
+    return (
+      <>
+        <FinishStage finishing={finishing} standing={standing} />
+        <OthersOnBench piece={context.piece} />
         {log}
       </>
     );
@@ -180,47 +191,71 @@ const Stage = (parts: BenchParts) => {
   );
 };
 
+/** What stands in the fixed places, by what the bench is for now. */
+const placesOf = (mode: 'panel' | 'finishing' | 'laying' | 'felting', parts: BenchParts) => {
+  const { context, plan, standing, acting, bench, laying, finishing } = parts;
+  const undo = <UndoButton bench={bench} wording={standing.wording} />;
+  if (mode === 'finishing' || (mode === 'panel' && finishing.isNow))
+    return {
+      next: <FinishNext finishing={finishing} units={context.settings.units} />,
+      controls: <FinishControls finishing={finishing} />,
+      great: <FinishGreat finishing={finishing} />,
+      undo,
+      acts: <FinishActs finishing={finishing} onWeigh={() => acting.setPanel('dryWeight')} />,
+    };
+  if (mode === 'laying')
+    return {
+      next: <LayNext laying={laying} context={context} />,
+      controls: null,
+      great: <LayGreat laying={laying} />,
+      undo: <LayUndo laying={laying} />,
+      acts: <LayActs laying={laying} />,
+    };
+  return {
+    next: laying.isNow ? (
+      <LayNext laying={laying} context={context} />
+    ) : (
+      <NextLine
+        standing={standing}
+        proposed={acting.proposed}
+        act={mode === 'panel' ? null : acting.act}
+        context={context}
+      />
+    ),
+    controls: !laying.isNow && (
+      <HowItIsDone acting={acting} context={context} plan={plan} standing={standing} />
+    ),
+    great: <GreatButton acting={acting} standing={standing} />,
+    undo,
+    acts: <ActRow acting={acting} standing={standing} />,
+  };
+};
+
 const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly plan: Plan }) => {
   const standing = useBenchStatus(context, plan);
   const bench = useBench(context.piece.id, context.entries);
   const acting = useActSelection(context, standing, bench);
   const laying = useLaying(context, plan, bench);
+  const finishing = useFinishing(context, plan, bench);
   const isPanel = acting.panel !== null;
-  const isLaying = laying.isNow && !isPanel;
-  useBenchKeys(acting, { bench, faces: standing.legs, isHeld: laying.isNow });
-  useLayKeys(laying, isLaying);
+  const mode = isPanel ? 'panel' : finishing.isNow ? 'finishing' : laying.isNow ? 'laying' : 'felting';
+  useBenchKeys(acting, { bench, faces: standing.legs, isHeld: mode !== 'felting' });
+  useLayKeys(laying, mode === 'laying');
+  useFinishKeys(finishing, bench, mode === 'finishing');
   useWakeLock();
   const steadyTap = useSteadyTap();
   const onClickCapture = (e: MouseEvent): void => {
     letGoOfFocus(e);
     steadyTap(e);
   };
+  const parts = { context, plan, standing, acting, bench, laying, finishing };
   return (
     <div className="flex min-h-0 flex-1 flex-col" onClickCapture={onClickCapture}>
       <BenchFrame
         isPanel={isPanel}
-        next={
-          laying.isNow ? (
-            <LayNext laying={laying} context={context} />
-          ) : (
-            <NextLine
-              standing={standing}
-              proposed={acting.proposed}
-              act={isPanel ? null : acting.act}
-              context={context}
-            />
-          )
-        }
-        stage={<Stage {...{ context, plan, standing, acting, bench, laying }} />}
-        controls={
-          !laying.isNow && <HowItIsDone acting={acting} context={context} plan={plan} standing={standing} />
-        }
-        great={isLaying ? <LayGreat laying={laying} /> : <GreatButton acting={acting} standing={standing} />}
-        undo={
-          isLaying ? <LayUndo laying={laying} /> : <UndoButton bench={bench} wording={standing.wording} />
-        }
+        {...placesOf(mode, parts)}
+        stage={<Stage {...parts} />}
         redo={<RedoButton bench={bench} />}
-        acts={isLaying ? <LayActs laying={laying} /> : <ActRow acting={acting} standing={standing} />}
         actCount={keysOf(standing.acts, standing.judge).length}
         openers={<Openers acting={acting} />}
       />

@@ -67,7 +67,7 @@ describe('the great button', () => {
   });
 
   it('goes to the finish when the work is done, and measures when it is past', () => {
-    expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('finish');
+    expect(benchKind({ act: 'stop', reason: 'size-and-firm' }, {})).toBe('toFinish');
     expect(benchKind({ act: 'stretch', reason: 'too-small' }, {})).toBe('measure');
   });
 });
@@ -138,7 +138,7 @@ describe('a few keys', () => {
     expect(new Set(met).size).toBe(14);
     expect(nextKind(kind, BUNDLE_ACTS)).toBe(met[0]);
     // What only a recipe or the end asks for goes on to the first act.
-    expect(nextKind('finish', BUNDLE_ACTS)).toBe('wet');
+    expect(nextKind('toFinish', BUNDLE_ACTS)).toBe('wet');
     expect(nextKind('measure', ['palms'])).toBe('compare');
   });
 
@@ -209,6 +209,7 @@ describe('words at the bench', () => {
     cutDry: { kind: 'cutDry' },
     addWool: { kind: 'addWool', woolId: 'kelp', grams: 2.5, at: null },
     mark: { kind: 'mark', piece: 5, as: 'soft', next: 6 },
+    finish: { kind: 'finish', step: 'shape', how: 'done', on: 'bowl' },
     pieceDone: { kind: 'pieceDone', piece: 5, next: null },
     takeUp: { kind: 'takeUp', piece: 7 },
   };

@@ -18,6 +18,7 @@ export const PANELS = {
   many: 'Pieces',
   note: 'Note',
   wool: 'Add wool',
+  dryWeight: 'Weigh it',
   more: 'More',
 } as const;
 export type PanelKind = keyof typeof PANELS;
@@ -32,7 +33,7 @@ export const isTap = (kind: BenchKind): boolean => controlOf(kind) !== null;
 export const greatWords = (kind: BenchKind): string => (opensPanel(kind) ? PANELS[kind] : 'To the finish');
 
 /** Panels that no key goes round to: they only lead to others, or are for what is seldom. */
-const APART: ReadonlySet<string> = new Set(['more', 'many', 'note', 'wool']);
+const APART: ReadonlySet<string> = new Set(['more', 'many', 'note', 'wool', 'dryWeight']);
 
 /** What a key goes on to, one after the other: every act of the way, and every panel but the one that only leads to others. */
 const roundOf = (acts: readonly string[]): readonly BenchKind[] => [
@@ -79,7 +80,7 @@ export const turned = (act: Act | null, by: 1 | -1): ActOverride => {
 const kindProposed = (proposed: ProposedAct): BenchKind => {
   if (proposed.act === 'stretch') return 'measure';
   if (proposed.act === 'test') return 'tests';
-  return proposedKind(proposed) ?? (proposed.act === 'stop' ? 'finish' : proposed.act);
+  return proposedKind(proposed) ?? (proposed.act === 'stop' ? 'toFinish' : proposed.act);
 };
 
 /** The panel that an advice opens; null where one tap logs it. */

@@ -62,7 +62,7 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
     if (isHeld) return;
     if (opensPanel(kind)) open(kind);
     else if (act) log(act);
-    else if (kind === 'finish') void navigate('../finish', { relative: 'path' });
+    else if (kind === 'toFinish') void navigate('?do=finish', { replace: true });
   };
   return {
     isHeld,

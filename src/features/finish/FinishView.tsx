@@ -1,8 +1,5 @@
 import { cautionOf } from '../../core/acts/act';
 import { entriesInForce } from '../../core/log/entriesInForce';
-import { gramsAdded } from '../../core/log/logParts';
-import { laidGrams } from '../../core/wool/laidGrams';
-import { pieceWools } from '../../records/piece';
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
 import { dryLines, dryShare, outcome, type Outcome } from '../../core/plan/outcome';
@@ -11,6 +8,7 @@ import { pieceScene } from '../../drawing/scene';
 import type { Piece } from '../../records/piece';
 import { localDay } from '../../session/clock';
 import { useWorkshop } from '../../session/workshop';
+import { laidEach } from '../../session/laidEach';
 import { useBench } from '../../session/useBench';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
@@ -172,13 +170,11 @@ const Closing = ({ context, came }: { readonly context: PieceContext; readonly c
 /** Finish: the dry measures, and plan against result. */
 export const FinishView = () => {
   const context = usePieceContext();
-  const { plan, piece } = context;
-  const { weighings, entries } = context;
-  const laidG = useMemo(() => {
-    if (!plan.ok || !plan.value.weigh) return null;
-    const of = { ...pieceWools(piece), weighings: weighings.map(e => e.act), pieces: piece.plan.pieces };
-    return laidGrams(plan.value.weigh, of) + gramsAdded(entries) / piece.plan.pieces;
-  }, [plan, piece, weighings, entries]);
+  const { plan, piece, weighings, entries } = context;
+  const laidG = useMemo(
+    () => (plan.ok ? laidEach({ piece, weighings, entries }, plan.value) : null),
+    [plan, piece, weighings, entries],
+  );
   const came = useMemo(
     () => (plan.ok ? outcome(plan.value.form, piece.result, laidG) : null),
     [plan, piece.result, laidG],

@@ -1,0 +1,122 @@
+import { useMemo, useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { type Act, type ActOf } from '../../core/acts/act';
+import type { Air, DriesOn, FinishStep } from '../../core/acts/finishSteps';
+import type { Water } from '../../core/acts/vocabulary';
+import { finishingOf } from '../../core/finishing/finishingOf';
+import { progressOf } from '../../core/finishing/finishState';
+import type { Plan } from '../../core/plan/makePlan';
+import { laidEach } from '../../session/laidEach';
+import type { PieceContext } from '../../session/pieceContext';
+import { type Shortcut, useShortcuts } from '../../session/shortcuts';
+import type { Bench } from '../../session/useBench';
+import { useNow } from '../../session/useNow';
+import { useOwnDrying } from '../../session/useOwnDrying';
+
+const LOOKS_MS = 5000;
+/** In the address: whether it is finished or felted, where the log would have it otherwise. */
+const DO = 'do';
+
+/** How the next step is done; what is not chosen is as it was last, or as is usual. */
+interface HowFinished {
+  readonly water?: Water;
+  readonly on?: DriesOn;
+  readonly air?: Air;
+}
+
+/** Rinses go warm and cold in turn. Common practice. */
+const nextWater = (rounds: number): Water => (rounds % 2 === 0 ? 'warm' : 'cold');
+
+/** Finishing as it stands: once it is begun, until the felt is worked again, it is the one thing of the bench. */
+export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) => {
+  const { piece, entries } = context;
+  const own = useOwnDrying();
+  const now = useNow(LOOKS_MS);
+  const navigate = useNavigate();
+  const [params, setParams] = useSearchParams();
+  const [picked, setPicked] = useState<FinishStep | null>(null);
+  const [how, setHow] = useState<HowFinished>({});
+  const laidG = useMemo(() => laidEach(context, plan), [context, plan]);
+  const plannedG = laidG === null ? null : laidG * piece.plan.keptShare;
+  const finishing = useMemo(
+    () => finishingOf(piece, plan, { log: entries, plannedG, own, msOf: Date.parse }),
+    [piece, plan, entries, plannedG, own],
+  );
+  const { state, settled, next } = finishing;
+  const step = picked !== null && !settled.has(picked) ? picked : next;
+  const progress = step === null ? null : progressOf(state, step);
+  const chosen: Required<HowFinished> = {
+    water: how.water ?? (step === 'rinse' ? nextWater(progress?.rounds ?? 0) : 'cold'),
+    on: how.on ?? state.on ?? (step === 'flat' ? 'flat' : 'itself'),
+    air: how.air ?? state.air ?? 'room',
+  };
+  const log = (act: Act): void => {
+    setPicked(null);
+    setHow({});
+    void bench.log(act);
+  };
+  const act = (done: ActOf<'finish'>['how']): ActOf<'finish'> | null =>
+    step && {
+      kind: 'finish',
+      step,
+      how: done,
+      ...(step === 'rinse' || step === 'rinseOut' ? { water: chosen.water } : {}),
+      ...(step === 'shape' ? { on: chosen.on } : {}),
+      ...(step === 'dry' && done === 'begun' ? { air: chosen.air } : {}),
+    };
+  const tell = (done: ActOf<'finish'>['how']): void => {
+    const it = act(done);
+    if (it) log(it);
+  };
+  const wait = finishing.waits.find(w => w.step === step) ?? null;
+  const go = (goes: 'finish' | 'felt'): void => setParams({ [DO]: goes }, { replace: true });
+  const begins = step === 'soak' || step === 'dry' || step === 'stiffen' || step === 'glue';
+  const great = (): void => {
+    if (step === null || step === 'record') void navigate('../finish', { relative: 'path' });
+    else if (step === 'cutDry') log({ kind: 'cutDry' });
+    else tell(begins && progress?.how !== 'running' ? 'begun' : 'done');
+  };
+  return {
+    ...finishing,
+    plannedG,
+    /** True while finishing is what the bench is for. */
+    isNow: params.get(DO) === 'finish' || (params.get(DO) !== 'felt' && state.isBegun),
+    step,
+    progress,
+    chosen,
+    choose: (more: HowFinished): void => setHow(was => ({ ...was, ...more })),
+    pick: setPicked,
+    wait,
+    nowMs: now,
+    /** What the great button would log of it begins a wait. */
+    begins: begins && progress?.how !== 'running',
+    great,
+    tell,
+    go,
+    setSteps: (steps: readonly FinishStep[] | null): void =>
+      context.change(p => ({ ...p, finishing: steps && [...steps] }), { label: 'steps of finishing' }),
+  };
+};
+
+export type FinishingProgress = ReturnType<typeof useFinishing>;
+
+/** Finishing by keys, pedal or page-turner. */
+export const useFinishKeys = (finishing: FinishingProgress, bench: Bench, isHeard: boolean): void => {
+  const keys: Shortcut[] = [
+    {
+      keys: [' ', 'Enter', 'PageDown'],
+      shown: 'Space, PageDown',
+      does: 'this step of finishing',
+      run: finishing.great,
+    },
+    {
+      keys: ['PageUp', 'Backspace', 'Ctrl+z'],
+      shown: 'PageUp, Backspace',
+      does: 'undo',
+      run: () => void bench.undo?.(),
+    },
+    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void bench.redo?.() },
+    { keys: ['ArrowRight'], shown: '→', does: 'leave this step out', run: () => finishing.tell('skipped') },
+  ];
+  useShortcuts(isHeard ? keys : []);
+};
