@@ -6,6 +6,7 @@ const VIEWS = [
   '/',
   '/new',
   '/shelf',
+  '/rack',
   '/shelf/wool-brick',
   '/blend',
   '/file',
@@ -18,6 +19,7 @@ const VIEWS = [
   '/pieces/sample-kelp-cosy/wool',
   '/pieces/sample-kelp-cosy/template',
   '/pieces/sample-kelp-cosy/bench',
+  '/pieces/sample-galley-mat/bench',
   '/pieces/sample-ferry-pad/finish',
 ] as const;
 const SIZES = [

@@ -1,11 +1,12 @@
 import { Toast } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { Link, NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router';
 import { useHistory } from '../session/history';
 import { type Notice, type Notify, NotifyContext, storeFailure } from '../session/notices';
 import { type Shortcut, makeShortcuts, ShortcutContext, useShortcuts } from '../session/shortcuts';
 import { useChangeSettings } from '../session/useChanges';
 import { useSettings } from '../session/useRecords';
+import { useRackBell } from '../session/useRackBell';
 import { useUndo } from '../session/useUndo';
 import { useWorkshop } from '../session/workshop';
 import { useWaiting } from '../session/useBench';
@@ -35,6 +36,8 @@ const useTheme = (): boolean => {
   return dark;
 };
 
+const SHOWN_MS = 9000;
+
 /** At the bench notices come from above: below is what the hand taps. */
 const Notices = (props: {
   readonly notice: Notice | null;
@@ -43,9 +46,10 @@ const Notices = (props: {
 }) => {
   const { notice, onGone, isAbove } = props;
   return (
-    <Toast.Provider duration={9000} swipeDirection="down">
+    <Toast.Provider swipeDirection="down">
       <Toast.Root
         open={notice !== null}
+        duration={notice?.stays ? Infinity : SHOWN_MS}
         onOpenChange={open => !open && onGone()}
         className="flex items-center gap-4 rounded-bench border border-ink bg-ink px-4 py-3 text-soap"
       >
@@ -72,6 +76,7 @@ const Notices = (props: {
 
 const PLACES = [
   { to: '/', text: 'Table' },
+  { to: '/rack', text: 'Rack' },
   { to: '/shelf', text: 'Shelf' },
   { to: '/file', text: 'File' },
 ] as const;
@@ -143,6 +148,14 @@ const useKeyboard = () => {
   }, [shortcuts]);
   const lists = useSyncExternalStore(shortcuts.subscribe, shortcuts.all);
   return { shortcuts, lists };
+};
+
+/** Tells when something on the rack has waited long enough. */
+const RackBell = () => {
+  const navigate = useNavigate();
+  const open = useCallback((pieceId: string) => void navigate(`/pieces/${pieceId}/bench`), [navigate]);
+  useRackBell(open);
+  return null;
 };
 
 const GlobalKeys = ({ onHelp }: { readonly onHelp: () => void }) => {
@@ -238,6 +251,7 @@ export const Shell = ({
             </main>
           </div>
           <GlobalKeys onHelp={openHelp} />
+          <RackBell />
           <ShortcutSheet open={help} onOpenChange={setHelp} lists={lists} />
           <Notices notice={notice} onGone={() => setNotice(null)} isAbove={atBench} />
           <ScrollRestoration />

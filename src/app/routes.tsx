@@ -31,6 +31,10 @@ const routes = (first: First): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/newPiece/NewPieceView')).NewPieceView }),
       },
       {
+        path: 'rack',
+        lazy: async () => ({ Component: (await import('../features/rack/RackView')).RackView }),
+      },
+      {
         path: 'shelf/:woolId?',
         lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
       },

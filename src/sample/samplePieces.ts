@@ -1,3 +1,4 @@
+import type { Act } from '../core/acts/act';
 import { bottleSleeve } from '../core/forms/kinds/bottleSleeve';
 import { cosy } from '../core/forms/kinds/cosy';
 import { ball } from '../core/forms/kinds/ball';
@@ -10,7 +11,7 @@ import { mitten } from '../core/forms/kinds/mitten';
 import { rectangle } from '../core/forms/kinds/rectangle';
 import type { DrawnOutline } from '../core/outline/drawn';
 import type { PlanInput } from '../core/plan/planInput';
-import { measure, pinch, roll, round, rub, type SampleStep, wet } from './steps';
+import { finish, measure, pinch, roll, round, rub, type SampleStep, wet } from './steps';
 
 /** A made-up piece: what was decided, what was done, how it came out. */
 export interface SamplePiece {
@@ -24,6 +25,8 @@ export interface SamplePiece {
   readonly hoursAgo: number;
   readonly notes?: string;
   readonly steps?: readonly SampleStep[];
+  /** What was done once it was felted, and how many hours ago. */
+  readonly finish?: ReadonlyArray<readonly [hoursAgo: number, act: Act]>;
   /** How it came out, for those that are finished: shrinkage each way, share of the wool kept, firmness. */
   readonly dry?: {
     readonly along: number;
@@ -62,6 +65,14 @@ export const PIECES: readonly SamplePiece[] = [
       { kind: 'throw', count: 24 },
       measure(0.31, 0.29),
     ],
+    finish: [
+      [696, finish('rinse', 'again', { water: 'warm' })],
+      [695.9, finish('rinse', 'done', { water: 'cold' })],
+      [695.8, finish('towel', 'done')],
+      [695.7, finish('flat', 'done')],
+      [695.6, finish('dry', 'begun', { air: 'room' })],
+      [663, finish('dry', 'done')],
+    ],
     dry: { along: 0.315, across: 0.296, kept: 0.965, thicknessMm: 7.4 },
   },
   {
@@ -93,6 +104,38 @@ export const PIECES: readonly SamplePiece[] = [
       measure(0.36, 0.34),
     ],
     dry: { along: 0.364, across: 0.338, kept: 0.97, thicknessMm: 3.6 },
+  },
+  {
+    id: 'sample-galley-mat',
+    name: 'Round mat for the galley',
+    kind: disc,
+    measures: { diameter: 220, strip: 0 },
+    woolId: 'wool-harbour',
+    hoursAgo: 13,
+    change: { shrinkage: { along: 0.29, across: 0.28 }, chain: { layers: 4, thickness: 4, firmness: 0.22 } },
+    steps: [
+      wet(1),
+      rub(1),
+      rub(1),
+      pinch(2),
+      ...round(80, ONE),
+      measure(0.1, 0.09),
+      ...round(100, ONE, 'mat'),
+      measure(0.22, 0.21),
+      ...round(60, ONE, 'bare'),
+      measure(0.29, 0.28),
+      pinch(3),
+    ],
+    finish: [
+      [9.6, finish('rinse', 'again', { water: 'warm' })],
+      [9.5, finish('rinse', 'done', { water: 'cold' })],
+      [9.4, finish('soak', 'begun')],
+      [9.1, finish('soak', 'done')],
+      [9.0, finish('rinseOut', 'done', { water: 'cold' })],
+      [8.9, finish('towel', 'done')],
+      [8.8, finish('flat', 'done')],
+      [8.7, finish('dry', 'begun', { air: 'room' })],
+    ],
   },
   {
     id: 'sample-kelp-cosy',

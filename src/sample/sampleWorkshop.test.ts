@@ -22,7 +22,7 @@ describe('the sample workshop', () => {
     expect(swatches.every(s => wools.some(w => w.id === s.woolId))).toBe(true);
     expect(records.every(r => r.sample)).toBe(true);
     expect(new Set(pieces.map(p => stageOf(logOf(p.id), p.result.finishedAt)))).toEqual(
-      new Set(['planned', 'bench', 'finished']),
+      new Set(['planned', 'bench', 'drying', 'finished']),
     );
   });
 

@@ -175,14 +175,20 @@ const resultOf = (sample: SamplePiece, plan: Plan, now: string): Piece['result']
 };
 
 const logOf = (sample: SamplePiece, plan: Plan, now: string): Entry[] =>
-  (sample.steps ?? []).map((step, i) => ({
+  [
+    ...(sample.steps ?? []).map(
+      (step, i) =>
+        [sample.hoursAgo - 0.06 * i, typeof step === 'function' ? step(plan.form.gauges) : step] as const,
+    ),
+    ...(sample.finish ?? []),
+  ].map(([hoursAgo, act], i) => ({
     kind: 'entry',
     version: ENTRY_VERSION,
     id: `${sample.id}-${i + 1}`,
     pieceId: sample.id,
     seq: i + 1,
-    at: at(now, sample.hoursAgo - 0.06 * i),
-    act: typeof step === 'function' ? step(plan.form.gauges) : step,
+    at: at(now, hoursAgo),
+    act,
   }));
 
 /** The sample workshop as it stands at a time. Made up from end to end; every record is marked as sample. */

@@ -1,4 +1,5 @@
-import type { Act } from '../core/acts/act';
+import type { Act, ActOf } from '../core/acts/act';
+import type { FinishStep } from '../core/acts/finishSteps';
 import type { RollDirection } from '../core/acts/vocabulary';
 import type { Gauge } from '../core/forms/formKind';
 
@@ -30,6 +31,11 @@ export const measure =
   (along: number, across: number): SampleStep =>
   gauges => ({ kind: 'measure', readings: reading(gauges, along, across) });
 export const pinch = (grade: 0 | 1 | 2 | 3): Act => ({ kind: 'pinch', grade });
+export const finish = (
+  step: FinishStep,
+  how: ActOf<'finish'>['how'],
+  more: Partial<Pick<ActOf<'finish'>, 'water' | 'on' | 'air'>> = {},
+): Act => ({ kind: 'finish', step, how, ...more });
 /** Both directions, on each face. */
 export const round = (rolls: number, faces: readonly number[], cushion: SampleCushion = 'bubble'): Act[] =>
   faces.flatMap(f => [roll(0, rolls, { face: f, cushion }), roll(90, rolls, { face: f, cushion })]);

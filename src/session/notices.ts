@@ -6,6 +6,8 @@ import { storeError } from '../store/storeError';
 /** A short word to the felter, with at most one thing to do about it. */
 export interface Notice {
   readonly text: string;
+  /** True where it stays until it is dismissed: whoever is meant may be away. */
+  readonly stays?: true;
   readonly action?: { readonly label: string; readonly run: () => void };
 }
 

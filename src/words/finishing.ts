@@ -25,6 +25,14 @@ export const WAITING: Readonly<Partial<Record<FinishStep, string>>> = {
   glue: 'The glue sets.',
 };
 
+/** What is told when it has waited long enough. */
+export const WAITED: Readonly<Partial<Record<FinishStep, string>>> = {
+  soak: 'it has soaked long enough.',
+  dry: 'it should be dry now. Weigh it.',
+  stiffen: 'the stiffener should have set.',
+  glue: 'the glue should have set.',
+};
+
 /** What the great button says: to begin a wait, to end it, or that it is done. */
 export const finishGreat = (step: FinishStep | null, begins: boolean): { head: string; sub: string } => {
   if (step === null) return { head: 'To the finish', sub: 'plan against result' };

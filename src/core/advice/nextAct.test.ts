@@ -60,6 +60,9 @@ describe('progress', () => {
   it('a piece is planned, then on the bench, then in the record', () => {
     expect(stageOf([], null)).toBe('planned');
     expect(stageOf(logOf(roll(0, 10)), null)).toBe('bench');
+    const dries = { kind: 'finish', step: 'dry', how: 'begun', air: 'room' } as const;
+    expect(stageOf(logOf(roll(0, 10), dries), null)).toBe('drying');
+    expect(stageOf(logOf(dries, roll(0, 10)), null)).toBe('bench');
     expect(stageOf([], '2026-03-01T10:00:00Z')).toBe('finished');
   });
 });

@@ -23,6 +23,8 @@ export interface FinishedPiece {
 /** All of the finishing of one piece. */
 export interface Finishing {
   readonly state: FinishState;
+  /** Every step that was chosen, in no order; with two that exclude each other. */
+  readonly wanted: ReadonlySet<FinishStep>;
   /** The chosen steps in the proposed order. */
   readonly steps: readonly FinishStep[];
   /** Two chosen steps that cannot both be; the second is left out of the order. */
@@ -54,6 +56,7 @@ export const finishingOf = (
   const state = finishState(of.log, piece.recipe, of.msOf);
   const usual = usualFinish(plan.form, { purpose: plan.kind.group, recipe: piece.recipe });
   const chosen = new Set<FinishStep>([...(piece.finishing ?? usual), ...state.progress.keys()]);
+  const wanted = new Set(chosen);
   const order = finishOrder(chosen);
   if (!order.ok) chosen.delete(order.clash.other);
   const sound = order.ok ? order : finishOrder(chosen);
@@ -65,6 +68,7 @@ export const finishingOf = (
   const drying = body && dryingRange(dryingHours(body, air), of.own(air));
   return {
     state,
+    wanted,
     steps,
     clash: order.ok ? null : order.clash,
     settled,

@@ -226,11 +226,13 @@ export const FinishStage = ({ finishing, standing }: FinishProps & { readonly st
                 <input
                   type="checkbox"
                   className="size-6"
-                  checked={finishing.steps.includes(s)}
+                  checked={finishing.wanted.has(s)}
                   disabled={progressOf(finishing.state, s).how !== 'todo'}
                   onChange={e =>
                     finishing.setSteps(
-                      e.target.checked ? [...finishing.steps, s] : finishing.steps.filter(kept => kept !== s),
+                      e.target.checked
+                        ? [...finishing.wanted, s]
+                        : [...finishing.wanted].filter(kept => kept !== s),
                     )
                   }
                 />

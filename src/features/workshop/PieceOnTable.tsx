@@ -40,7 +40,7 @@ const lay = (piece: Piece, log: readonly Entry[], wool: Wool | null): PiecePlace
   const { form } = made.value;
   const forecast = progressForecast(form.gauges, benchState(log));
   const dry = context === 'finished' ? outcome(form, piece.result, null) : null;
-  const now = dry ? dryShare(dry) : context === 'bench' ? nowShare(forecast) : null;
+  const now = dry ? dryShare(dry) : context === 'planned' ? null : nowShare(forecast);
   return {
     piece,
     plan: made.value,
@@ -51,11 +51,17 @@ const lay = (piece: Piece, log: readonly Entry[], wool: Wool | null): PiecePlace
   };
 };
 
-const STAGE_PATH: Readonly<Record<Stage, string>> = { planned: 'plan', bench: 'bench', finished: 'finish' };
+const STAGE_PATH: Readonly<Record<Stage, string>> = {
+  planned: 'plan',
+  bench: 'bench',
+  drying: 'bench',
+  finished: 'finish',
+};
 
 const stageWords = ({ context, progress }: PiecePlacement): string => {
   if (context === 'planned') return 'planned';
   if (context === 'finished') return 'finished';
+  if (context === 'drying') return 'drying';
   return progress === null
     ? 'on the bench, not yet measured'
     : `on the bench, ${Math.round(100 * progress)} % of the way`;

@@ -1,18 +1,28 @@
 import { type CSSProperties, useMemo } from 'react';
 import { Link } from 'react-router';
 import { MM_PER_INCH } from '../../core/units/constants';
+import { localMoment } from '../../session/clock';
 import { useLogs } from '../../session/useLogs';
+import { useNow } from '../../session/useNow';
+import { useRack } from '../../session/useRack';
 import { usePieces, useSettings, useWools } from '../../session/useRecords';
 import { buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
+import { WAITING, waitWords } from '../../words/finishing';
 import { BrokenPiece } from './BrokenPiece';
 import { type PiecePlacement, placeOnTable, PieceOnTable } from './PieceOnTable';
 import { Unreadable } from './Unreadable';
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
 const LARGEST_PX = 300;
-const ORDER = { bench: 0, planned: 1, finished: 2 } as const;
+/** Each stage of the work has its place on the table. */
+const PLACES = [
+  { stage: 'bench', name: 'On the bench' },
+  { stage: 'drying', name: 'Drying' },
+  { stage: 'planned', name: 'Planned' },
+  { stage: 'finished', name: 'Finished' },
+] as const;
 
 const largestMm = (all: readonly PiecePlacement[]): number =>
   Math.max(
@@ -49,6 +59,26 @@ const grid = (pxPerMm: number, imperial: boolean): CSSProperties => {
   };
 };
 
+/** What waits on the rack, told before anything else. */
+const Waiting = () => {
+  const places = useRack();
+  const nowMs = useNow(LOOKS_MS);
+  if (places.length === 0) return null;
+  return (
+    <ul aria-label="Waiting" className="mb-4 max-w-3xl border-l-4 border-now pl-3">
+      {places.map(({ piece, wait }) => (
+        <li key={piece.id + wait.step}>
+          <Link to="/rack" className="hover:underline">
+            {piece.name}: {WAITING[wait.step]} {waitWords(wait, nowMs)}
+            {wait.untilMs !== null && wait.untilMs > nowMs && `, until about ${localMoment(wait.untilMs)}`}.
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+};
+const LOOKS_MS = 15_000;
+
 const Empty = () => (
   <div className="max-w-prose p-8">
     <h2 className="text-3xl font-semibold">The table is empty.</h2>
@@ -80,9 +110,7 @@ export const WorkshopView = () => {
     );
   const all = pieces
     .map(p => placeOnTable(p, logs.get(p.id) ?? [], wools.find(w => w.id === p.woolId) ?? null))
-    .toSorted(
-      (a, b) => ORDER[a.context] - ORDER[b.context] || (a.piece.updatedAt < b.piece.updatedAt ? 1 : -1),
-    );
+    .toSorted((a, b) => (a.piece.updatedAt < b.piece.updatedAt ? 1 : -1));
   const pxPerMm = LARGEST_PX / largestMm(all);
   return (
     <div
@@ -99,15 +127,26 @@ export const WorkshopView = () => {
         </span>
       </div>
       <Unreadable />
-      <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
-        {all.map(laid => (
-          <li key={laid.piece.id}>
-            <Guarded instead={why => <BrokenPiece piece={laid.piece} why={why} />}>
-              <PieceOnTable laid={laid} pxPerMm={pxPerMm} units={units} />
-            </Guarded>
-          </li>
-        ))}
-      </ul>
+      <Waiting />
+      {PLACES.map(({ stage, name }) => {
+        const here = all.filter(laid => laid.context === stage);
+        return (
+          here.length > 0 && (
+            <section key={stage} aria-label={name} className="mb-6">
+              <h2 className="mb-3 border-b border-rim text-[15px] text-chalk">{name}</h2>
+              <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
+                {here.map(laid => (
+                  <li key={laid.piece.id}>
+                    <Guarded instead={why => <BrokenPiece piece={laid.piece} why={why} />}>
+                      <PieceOnTable laid={laid} pxPerMm={pxPerMm} units={units} />
+                    </Guarded>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )
+        );
+      })}
     </div>
   );
 };
