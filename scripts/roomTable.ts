@@ -97,6 +97,7 @@ export const CORE_ORDER = [
   'recipe',
   'learning',
   'finishing',
+  'diary',
   'felting',
   'forecast',
   'batch',

@@ -33,6 +33,7 @@ const STAGES = [
   { to: 'template', text: 'Template' },
   { to: 'bench', text: 'Bench' },
   { to: 'finish', text: 'Finish' },
+  { to: 'diary', text: 'Diary' },
 ] as const;
 
 /** A plan with the shrinkage changed is the felter's own, wherever the figure came from before. */
@@ -160,7 +161,7 @@ const PieceStrip = ({
               key={s.to}
               to={s.to}
               replace={false}
-              className="flex min-h-10 items-center border-x border-t border-transparent px-3 text-base aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
+              className="flex min-h-10 items-center border-x border-t border-transparent px-1.5 text-base max-sm:flex-1 max-sm:justify-center sm:px-3 aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
             >
               {s.text}
             </NavLink>

@@ -73,6 +73,10 @@ const routes = (first: First): RouteObject[] => [
             path: 'finish',
             lazy: async () => ({ Component: (await import('../features/finish/FinishView')).FinishView }),
           },
+          {
+            path: 'diary',
+            lazy: async () => ({ Component: (await import('../features/diary/DiaryView')).DiaryView }),
+          },
         ]),
       },
       { path: '*', element: <NotHere /> },

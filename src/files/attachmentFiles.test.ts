@@ -34,9 +34,9 @@ describe('a workshop with attachments', () => {
     at: NOW,
   });
   const PICTURES = [
-    attachment(new Uint8Array([1, 2, 3])),
+    attachment(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1])),
     attachment(
-      Uint8Array.from({ length: 5000 }, (_, i) => (i * i) % 251),
+      Uint8Array.from({ length: 5000 }, (_, i) => [0xff, 0xd8, 0xff][i] ?? (i * i) % 251),
       'image/jpeg',
     ),
     attachment(new Uint8Array([9]), 'image/x-rare'),
@@ -61,6 +61,11 @@ describe('a workshop with attachments', () => {
       { ...good, [`attachments/${'a'.repeat(64)}`]: bytesOf('x') },
       'ATTACHMENT_WRONG',
     ],
+    [
+      'a picture that is none',
+      { ...good, [`attachments/${hashOf(bytesOf('x'))}.jpg`]: bytesOf('x') },
+      'ATTACHMENT_WRONG',
+    ],
     ['a way out of its folder', { ...good, '../evil.json': bytesOf('x') }, 'ZIP_UNREADABLE'],
     ['another kind of thing', { ...good, 'notes.txt': bytesOf('x') }, 'ZIP_UNREADABLE'],
     ['no workshop', { [`attachments/${hashOf(bytesOf('x'))}`]: bytesOf('x') }, 'ZIP_UNREADABLE'],
@@ -74,16 +79,18 @@ describe('a workshop with attachments', () => {
   });
 
   it('refuses more files than any workshop has, and one that was cut short', () => {
-    const many = Object.fromEntries(
-      Array.from({ length: 50_001 }, (_, i) => [
-        `attachments/${i.toString(16).padStart(64, '0')}`,
-        new Uint8Array(0),
-      ]),
-    );
-    expect(refusal(readWorkshop(zipSync({ ...good, ...many }, { level: 0 }), NOW))[0]).toMatchObject({
+    const many = (count: number) =>
+      Object.fromEntries(
+        Array.from({ length: count }, (_, i) => [
+          `attachments/${i.toString(16).padStart(64, '0')}`,
+          new Uint8Array(0),
+        ]),
+      );
+    expect(refusal(readWorkshop(zipSync({ ...good, ...many(50_001) }, { level: 0 }), NOW))[0]).toMatchObject({
       code: 'ZIP_UNREADABLE',
       detail: expect.stringContaining('50000'),
     });
+    expect(refusal(readWorkshop(zipSync({ ...good, ...many(100_000) }, { level: 0 }), NOW))).not.toEqual([]);
     const whole = zipSync({ 'workshop.json': strToU8(TEXT) });
     for (const share of [0.1, 0.5, 0.95])
       expect(refusal(readWorkshop(whole.slice(0, whole.length * share), NOW))[0]?.code).toBe(

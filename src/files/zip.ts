@@ -26,6 +26,19 @@ const endingOf = (type: string): string => {
   const found = ENDINGS.find(([, t]) => t === type)?.[0];
   return found === undefined ? '' : `.${found}`;
 };
+/** How the bytes of a picture begin. Sources: ITU T.81 (JPEG), ISO/IEC 15948 (PNG), RFC 9649 (WebP). */
+const BEGINS: Readonly<Record<string, ReadonlyArray<readonly [at: number, bytes: readonly number[]]>>> = {
+  jpg: [[0, [0xff, 0xd8, 0xff]]],
+  png: [[0, [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]]],
+  webp: [
+    [0, [0x52, 0x49, 0x46, 0x46]],
+    [8, [0x57, 0x45, 0x42, 0x50]],
+  ],
+};
+/** Whether bytes are what the ending of their name says; what has no ending of a picture says nothing. */
+const isWhatItSays = (bytes: Uint8Array, ending: string | undefined): boolean =>
+  (BEGINS[ending ?? ''] ?? []).every(([at, begin]) => begin.every((byte, i) => bytes[at + i] === byte));
+
 const typeOf = (ending: string | undefined): string => ENDINGS.find(([e]) => e === ending)?.[1] ?? PLAIN;
 
 /** Whether bytes begin as a zip does. Source: APPNOTE.TXT of the ZIP format, local file header. */
@@ -95,6 +108,10 @@ export const unpackZip = (
       if (hash === undefined) return [];
       if (hashOf(content) !== hash) {
         wrong.push(issue('ATTACHMENT_WRONG', name));
+        return [];
+      }
+      if (!isWhatItSays(content, ending)) {
+        wrong.push(issue('ATTACHMENT_WRONG', name, { detail: 'It is no picture.' }));
         return [];
       }
       return [{ hash, type: typeOf(ending), bytes: content, at }];

@@ -156,6 +156,16 @@ export const ISSUES: Readonly<Record<IssueCode, IssueWords>> = {
     cause: 'The file was damaged or changed.',
     remedy: 'Save the workshop again in the browser it came from.',
   },
+  PICTURE_UNREADABLE: {
+    message: 'This picture cannot be read.',
+    cause: 'It is no picture, or of a kind this browser does not know.',
+    remedy: 'Choose a JPEG, PNG or WebP picture.',
+  },
+  ROOM_SHORT: {
+    message: 'This browser is nearly out of room.',
+    cause: 'What it may keep is almost used up. The picture was not taken.',
+    remedy: 'Save the workshop to a file, then free some room on this device.',
+  },
   FILE_INVALID: {
     message: 'Something here cannot be read.',
     cause: 'It was edited by hand, or damaged.',

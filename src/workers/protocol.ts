@@ -17,6 +17,7 @@ import type { WorkshopFile, WrittenFile } from '../files/fileTypes';
 import type { SvgOutlines } from '../files/svgOutlines';
 import type { Attachment } from '../records/attachment';
 import type { Snapshot } from '../records/snapshot';
+import type { PreparedPictures } from './preparePicture';
 import type { Template } from '../drawing/template';
 
 /** Work that is done off the main thread. Both sides read it. */
@@ -79,6 +80,11 @@ export interface Jobs {
     readonly request: { readonly bytes: Uint8Array; readonly at: string };
     readonly answer: Result<WorkshopFile>;
   };
+  /** A picture made ready to be kept. */
+  readonly picture: {
+    readonly request: { readonly bytes: Uint8Array<ArrayBuffer> };
+    readonly answer: Result<PreparedPictures>;
+  };
   readonly blends: {
     readonly request: { readonly wanted: string; readonly shelf: readonly Fibre[] };
     readonly answer: readonly Blend[];
@@ -100,6 +106,7 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   blends: 60_000,
   writeWorkshop: 60_000,
   readWorkshop: 60_000,
+  picture: 30_000,
 };
 
 /** One ask of each job: the name tells which. */

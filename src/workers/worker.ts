@@ -69,6 +69,10 @@ const WORK: JobRunner = {
       templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress }),
     );
   },
+  picture: async ({ bytes }, progress) => {
+    const { preparePicture } = await import('./preparePicture');
+    return { answer: await preparePicture(bytes, progress) };
+  },
   writeWorkshop: async request => {
     const { writeWorkshop } = await import('../files/writeWorkshop');
     return { answer: writeWorkshop(request) };

@@ -31,6 +31,7 @@ import { measure } from './measure';
 import { mended } from './mended';
 import { note } from './note';
 import { open } from './open';
+import { picture } from './picture';
 import { pinch } from './pinch';
 import { roll } from './roll';
 import { rub } from './rub';
@@ -84,6 +85,7 @@ export const ACTS = [
   mended,
   step,
   note,
+  picture,
   addWool,
   mark,
   pieceDone,

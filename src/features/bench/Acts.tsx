@@ -12,6 +12,7 @@ import { proposalWords } from '../../words/proposals';
 import { GREAT, UNDO } from './BenchFrame';
 import { greatWords, isTap, opensPanel, type PanelKind } from './chosenAct';
 import { ActControls, KindChoice } from './Controls';
+import { PictureButton } from './PictureButton';
 import { countedNoun, isTimed } from './pacing';
 import type { ActSelection } from './useActSelection';
 import type { BenchStatus } from './useBenchStatus';
@@ -86,7 +87,7 @@ const OPENERS: ReadonlyArray<{
   readonly isRoomy?: true;
 }> = [
   { panel: 'look', text: 'Look' },
-  { panel: 'tests', text: 'Tests' },
+  { panel: 'tests', text: 'Tests', isRoomy: true },
   { panel: 'wrong', text: 'Problem?' },
   { panel: 'count', text: 'Counting' },
   { panel: 'note', text: 'Note', isRoomy: true },
@@ -97,22 +98,24 @@ const OPENERS: ReadonlyArray<{
 
 const OPENER = '!px-0.5 !text-base';
 
-export const Openers = ({ acting }: { readonly acting: ActSelection }) => (
-  <div className="grid grid-cols-5 gap-1 *:min-w-0 sm:grid-cols-4">
+export const Openers = (props: { readonly acting: ActSelection; readonly pieceId: string }) => (
+  <div className="grid grid-cols-5 gap-1 *:min-w-0">
     {OPENERS.map(o => (
       <Button
         key={o.panel}
         size="wet"
         className={`${OPENER} ${o.isRoomy ? 'max-sm:hidden' : ''}`}
         disabled={
-          o.panel === 'count' && !(acting.act && (countedNoun(acting.act) !== null || isTimed(acting.act)))
+          o.panel === 'count' &&
+          !(props.acting.act && (countedNoun(props.acting.act) !== null || isTimed(props.acting.act)))
         }
-        onClick={() => acting.setPanel(o.panel)}
+        onClick={() => props.acting.setPanel(o.panel)}
       >
         {o.text}
       </Button>
     ))}
-    <Button size="wet" className={`${OPENER} sm:hidden`} onClick={() => acting.setPanel('more')}>
+    <PictureButton pieceId={props.pieceId} className={OPENER} />
+    <Button size="wet" className={`${OPENER} sm:hidden`} onClick={() => props.acting.setPanel('more')}>
       More
     </Button>
   </div>

@@ -257,7 +257,7 @@ const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly p
         stage={<Stage {...parts} />}
         redo={<RedoButton bench={bench} />}
         actCount={keysOf(standing.acts, standing.judge).length}
-        openers={<Openers acting={acting} />}
+        openers={<Openers acting={acting} pieceId={context.piece.id} />}
       />
     </div>
   );

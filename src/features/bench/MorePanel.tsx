@@ -3,6 +3,7 @@ import type { PanelKind } from './chosenAct';
 import { PanelFrame } from './PanelFrame';
 
 const MORE: ReadonlyArray<{ readonly panel: PanelKind; readonly text: string; readonly what: string }> = [
+  { panel: 'tests', text: 'Tests', what: 'whether the skin holds, and how firm it is' },
   { panel: 'note', text: 'Note', what: 'a word to remember, in the log' },
   { panel: 'wool', text: 'Add wool', what: 'over a thin spot, or where a colour ran out' },
   { panel: 'recipe', text: 'Recipe', what: 'how it is worked, and which recipe you follow' },

@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { duration } from '../../core/acts/actWords';
 import { benchLog } from '../../core/log/logParts';
+import { stageOf } from '../../core/log/stageOf';
 import { entriesInForce } from '../../core/log/entriesInForce';
 import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
@@ -21,7 +22,8 @@ const lastWorked = (entries: readonly Entry[], since: number): ReadonlyMap<strin
   new Map(
     [...logsSince(entries, since)].flatMap(([id, log]) => {
       const last = entriesInForce(benchLog(log)).at(-1);
-      return last ? [[id, Date.parse(last.at)] as const] : [];
+      // What dries is on the rack, not on the bench.
+      return last && stageOf(log, null) === 'bench' ? [[id, Date.parse(last.at)] as const] : [];
     }),
   );
 

@@ -209,6 +209,7 @@ describe('words at the bench', () => {
     cutDry: { kind: 'cutDry' },
     addWool: { kind: 'addWool', woolId: 'kelp', grams: 2.5, at: null },
     mark: { kind: 'mark', piece: 5, as: 'soft', next: 6 },
+    picture: { kind: 'picture', hash: 'a'.repeat(64), small: 'b'.repeat(64), widthPx: 4, heightPx: 3 },
     finish: { kind: 'finish', step: 'shape', how: 'done', on: 'bowl' },
     pieceDone: { kind: 'pieceDone', piece: 5, next: null },
     takeUp: { kind: 'takeUp', piece: 7 },

@@ -12,10 +12,7 @@ import { actsOf, wayOf } from '../../core/ways/register';
 import { followed } from '../../core/recipe/following';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
-import type { PieceWording } from '../../core/acts/actSpec';
-import { faultName } from '../../words/faults';
-import { markWords } from '../../words/drawingMarks';
-import { testWords } from '../../words/feltTests';
+import { pieceWording } from '../../words/pieceWording';
 import { useOwnUsual } from './useOwnUsual';
 import { usePieceForecast } from './usePieceForecast';
 
@@ -83,15 +80,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const many = manyAlike(context.entries);
   const one = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
   const proposed = oneByOne ? manyAct(one, many, { pieces, way, judge }) : one;
-  const wording: PieceWording = {
-    faces: faces.length,
-    isSolid: !way.hasDirections,
-    hasBack: way.hasBack ?? false,
-    units: context.settings.units,
-    faultName,
-    testWords,
-    markWords,
-  };
+  const wording = pieceWording(way, plan.form.faces.length, context.settings.units);
   /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
   const isComputing = isPending && !EARLY.has(alone.reason);
   return {
