@@ -98,6 +98,7 @@ export const CORE_ORDER = [
   'learning',
   'finishing',
   'diary',
+  'record',
   'felting',
   'forecast',
   'batch',

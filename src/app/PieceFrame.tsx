@@ -17,8 +17,10 @@ import type { ChangeLabel } from '../session/changes';
 import { useAddPiece, useChangePiece, useChangeSettings, useDeletePiece } from '../session/useChanges';
 import { benchLog, layings, weighings } from '../core/log/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
+import { useLastTime } from '../session/useLastTime';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
+import { LastTime } from '../ui/LastTime';
 import { Menu } from '../ui/Menu';
 import { TextField } from '../ui/TextField';
 import { useRoomy } from '../ui/useRoomy';
@@ -73,6 +75,7 @@ const usePieceActs = (piece: Piece) => {
         judge: piece.judge,
         habits: piece.habits,
         finishing: piece.finishing,
+        after: piece.id,
         laying: piece.laying,
       }),
       plan,
@@ -207,6 +210,8 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
   const settings = useSettings();
   const wools = useWools();
   const changePiece = useChangePiece();
+  const atBench = useAtBench();
+  const last = useLastTime(piece);
   const { tell } = useNotify();
   const { pathname } = useLocation();
   useTitle(piece.name, STAGES.find(s => pathname.endsWith(`/${s.to}`))?.text ?? 'Plan');
@@ -237,6 +242,7 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
     <>
       <h1 className="sr-only">{piece.name}</h1>
       <PieceStrip piece={piece} change={change} />
+      {!atBench && <LastTime last={last} />}
       <Outlet context={stage} />
     </>
   );

@@ -78,6 +78,7 @@ const PLACES = [
   { to: '/', text: 'Table' },
   { to: '/rack', text: 'Rack' },
   { to: '/shelf', text: 'Shelf' },
+  { to: '/record', text: 'Record' },
   { to: '/file', text: 'File' },
 ] as const;
 

@@ -35,6 +35,10 @@ const routes = (first: First): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/rack/RackView')).RackView }),
       },
       {
+        path: 'record',
+        lazy: async () => ({ Component: (await import('../features/record/RecordView')).RecordView }),
+      },
+      {
         path: 'shelf/:woolId?',
         lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
       },

@@ -4,6 +4,7 @@ import { isWithin, type Limit, LIMITS } from '../core/limits';
 import { err, ok, type Result } from '../core/result';
 import { type DecimalMark, parseNumber } from '../core/units/parseNumber';
 import { parseQuantity } from '../core/units/units';
+import { FORMULA } from './csvFormula';
 import { SORTS, type Wool, WOOL_FORMS, type WoolRow } from '../records/wool';
 
 /** A shelf read from a table: its rows, and what could not be taken as a figure, with its line. */
@@ -39,8 +40,6 @@ const ALSO: Readonly<Record<Column, readonly string[]>> = {
   'rope g per m': ['rope', 'g/m'],
   notes: ['note', 'comment', 'comments', 'remarks'],
 };
-/** A spreadsheet runs what begins so. It is written behind an apostrophe, which is taken away when it is read. */
-const FORMULA = /^[=+\-@\t\r]/;
 const LARGEST_CHARS = 20_000_000;
 const MOST_NOTES = 20_000;
 

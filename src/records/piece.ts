@@ -107,6 +107,8 @@ const PieceSchema = z.object({
   }),
   /** How it is worked, step by step; null where it goes by the advice alone. */
   recipe: RecipeSchema.nullable(),
+  /** The piece it was made again from: what was to change next time stands there; null where there is none. */
+  after: Id.nullable(),
   /** How it is finished: the steps that were chosen; null as is usual for its form. */
   finishing: z.array(z.enum(FINISH_STEPS)).max(FINISH_STEPS.length).nullable(),
   result: z.object({
@@ -195,6 +197,7 @@ export const newPiece = (of: {
   readonly judge?: Piece['judge'];
   readonly habits?: Piece['habits'];
   readonly finishing?: Piece['finishing'];
+  readonly after?: Piece['after'];
 }): Piece => ({
   kind: 'piece',
   version: 11,
@@ -210,6 +213,7 @@ export const newPiece = (of: {
   judge: of.judge ?? 'tape',
   habits: of.habits ?? {},
   recipe: of.recipe ?? null,
+  after: of.after ?? null,
   finishing: of.finishing ?? null,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

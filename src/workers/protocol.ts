@@ -7,6 +7,7 @@ import type { Rows } from '../core/evenness/shingle';
 import type { PieceForecast, FeltingGoal } from '../core/felting/forecastPiece';
 import type { PriorEvidence } from '../core/felting/pooledPrior';
 import type { FeltingRecord } from '../core/felting/likelihood';
+import type { RecordedPiece, RecordedSwatch, RecordRow } from '../core/record/recordRow';
 import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
@@ -85,6 +86,14 @@ export interface Jobs {
     readonly request: { readonly bytes: Uint8Array<ArrayBuffer> };
     readonly answer: Result<PreparedPictures>;
   };
+  /** Rows of the record, from everything that is finished. */
+  readonly recordRows: {
+    readonly request: {
+      readonly pieces: readonly RecordedPiece[];
+      readonly swatches: readonly RecordedSwatch[];
+    };
+    readonly answer: readonly RecordRow[];
+  };
   readonly blends: {
     readonly request: { readonly wanted: string; readonly shelf: readonly Fibre[] };
     readonly answer: readonly Blend[];
@@ -107,6 +116,7 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   writeWorkshop: 60_000,
   readWorkshop: 60_000,
   picture: 30_000,
+  recordRows: 60_000,
 };
 
 /** One ask of each job: the name tells which. */

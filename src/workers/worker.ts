@@ -2,6 +2,7 @@ import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/At
 import { forecastPiece } from '../core/felting/forecastPiece';
 import { marginals } from '../core/felting/pooledPrior';
 import { infer, inferenceKept } from '../core/felting/infer';
+import type { recordRowsKept } from '../core/record/recordRow';
 import { issue } from '../core/issues';
 import type { JobAnswer, JobRequest, JobName, Jobs } from './protocol';
 
@@ -9,6 +10,7 @@ import type { JobAnswer, JobRequest, JobName, Jobs } from './protocol';
 const POINTS_TO_LEARN = 800;
 
 const inferred = inferenceKept();
+let rowsOf: ReturnType<typeof recordRowsKept> | null = null;
 
 const say = (answer: JobAnswer, transfer: Transferable[] = []): void =>
   globalThis.postMessage(answer, { transfer });
@@ -68,6 +70,10 @@ const WORK: JobRunner = {
     return handedOver(
       templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress }),
     );
+  },
+  recordRows: async ({ pieces, swatches }, progress) => {
+    rowsOf ??= (await import('../core/record/recordRow')).recordRowsKept();
+    return { answer: rowsOf(pieces, swatches, progress) };
   },
   picture: async ({ bytes }, progress) => {
     const { preparePicture } = await import('./preparePicture');

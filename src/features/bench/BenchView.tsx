@@ -6,8 +6,10 @@ import { nowShare } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { type Bench, useBench } from '../../session/useBench';
+import { useLastTime } from '../../session/useLastTime';
 import { useWakeLock } from '../../session/useWakeLock';
 import { Button } from '../../ui/Button';
+import { LastTime } from '../../ui/LastTime';
 import { ActRow, Caution, GreatButton, HowItIsDone, Openers, RedoButton, UndoButton } from './Acts';
 import { RollsToGo } from './RollsToGo';
 import { BenchFrame } from './BenchFrame';
@@ -65,6 +67,7 @@ interface BenchParts {
   readonly bench: Bench;
   readonly laying: LayingProgress;
   readonly finishing: FinishingProgress;
+  readonly lastTime: ReturnType<typeof useLastTime>;
 }
 
 /** What there is to know and to answer before the piece itself: the recipe, what was wrong, what it has reached. */
@@ -172,6 +175,7 @@ const Stage = (parts: BenchParts) => {
     return (
       <>
         <OpenFaults state={standing.state} onLog={acting.log} />
+        <LastTime last={parts.lastTime} />
         <LayTable laying={laying} context={context} plan={plan} />
         <LayAfter laying={laying} />
       </>
@@ -248,7 +252,8 @@ const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly p
     letGoOfFocus(e);
     steadyTap(e);
   };
-  const parts = { context, plan, standing, acting, bench, laying, finishing };
+  const lastTime = useLastTime(context.piece);
+  const parts = { lastTime, context, plan, standing, acting, bench, laying, finishing };
   return (
     <div className="flex min-h-0 flex-1 flex-col" onClickCapture={onClickCapture}>
       <BenchFrame

@@ -20,7 +20,7 @@ import { Legend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { TextField } from '../../ui/TextField';
 import { Why } from '../../ui/Why';
-import { type Line, linesOf, offBy } from './resultLines';
+import { type Line, linesOf, offBy } from '../../words/resultLines';
 
 type PieceResult = Piece['result'];
 

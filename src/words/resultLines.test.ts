@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { outcome } from '../../core/plan/outcome';
-import { PAD, plan as planned } from '../../core/plan/testing/pad';
+import { outcome } from '../core/plan/outcome';
+import { PAD, plan as planned } from '../core/plan/testing/pad';
 import { linesOf, offBy } from './resultLines';
 
 // The round pad of the model's worked example, ⌀ 400 mm laid 597.0 mm of 259.1 g. Reckoned by hand for a pad that came out

@@ -1,10 +1,10 @@
-import { gaugeAxis } from '../../core/forms/gaugeAxis';
-import type { Plan } from '../../core/plan/makePlan';
-import type { Outcome } from '../../core/plan/outcome';
-import { showArea } from '../../core/units/showArea';
-import { showVolume } from '../../core/units/showVolume';
-import { type Dimension, showQuantity, showShare, type UnitSystem } from '../../core/units/units';
-import type { Piece } from '../../records/piece';
+import { gaugeAxis } from '../core/forms/gaugeAxis';
+import type { Plan } from '../core/plan/makePlan';
+import type { Outcome } from '../core/plan/outcome';
+import { showArea } from '../core/units/showArea';
+import { showVolume } from '../core/units/showVolume';
+import { type Dimension, showQuantity, showShare, type UnitSystem } from '../core/units/units';
+import type { Piece } from '../records/piece';
 
 type PieceResult = Piece['result'];
 
