@@ -8,6 +8,8 @@ const VIEWS = [
   '/shelf',
   '/rack',
   '/shelf/wool-brick',
+  '/record',
+  '/record/accuracy',
   '/blend',
   '/file',
   '/pieces/sample-brick-sleeve/plan',
@@ -21,6 +23,7 @@ const VIEWS = [
   '/pieces/sample-kelp-cosy/bench',
   '/pieces/sample-galley-mat/bench',
   '/pieces/sample-ferry-pad/finish',
+  '/pieces/sample-ferry-pad/diary',
 ] as const;
 const SIZES = [
   { name: 'laptop', width: 1280, height: 800 },

@@ -100,6 +100,7 @@ export const CORE_ORDER = [
   'diary',
   'record',
   'felting',
+  'accuracy',
   'forecast',
   'batch',
   'advice',

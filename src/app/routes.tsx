@@ -39,6 +39,10 @@ const routes = (first: First): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/record/RecordView')).RecordView }),
       },
       {
+        path: 'record/accuracy',
+        lazy: async () => ({ Component: (await import('../features/record/AccuracyView')).AccuracyView }),
+      },
+      {
         path: 'shelf/:woolId?',
         lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
       },

@@ -8,7 +8,7 @@ import { entriesInForce } from '../core/log/entriesInForce';
 import type { Entry } from '../records/entry';
 import { valueOf } from './jobError';
 import { logsSince } from './logsSince';
-import { useAllEntries, useAllPieces, useSwatches, useWools } from './useRecords';
+import { useAllEntries, useAllPieces, useIsWoolKnown, useSwatches, useWools } from './useRecords';
 import { useWorkshop } from './workshop';
 
 const NONE: readonly RecordRow[] = [];
@@ -18,6 +18,7 @@ export const useRecordRows = (): { readonly rows: readonly RecordRow[]; readonly
   const { workers } = useWorkshop();
   const pieces = useAllPieces();
   const swatches = useSwatches();
+  const isRead = useIsWoolKnown();
   const finished = useMemo(
     () => ({
       pieces: pieces
@@ -39,6 +40,7 @@ export const useRecordRows = (): { readonly rows: readonly RecordRow[]; readonly
   const { data, isFetching } = useQuery({
     queryKey: ['record', [...finished.pieces, ...swatches].map(r => [r.id, r.updatedAt])],
     queryFn: async () => valueOf(await workers.long.run('recordRows', finished)),
+    enabled: isRead,
     placeholderData: keepPreviousData,
     staleTime: Number.POSITIVE_INFINITY,
     retry: 1,

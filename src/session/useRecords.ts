@@ -51,4 +51,7 @@ export const useEntries = (pieceId: string): readonly Entry[] | undefined =>
 /** The logs of all pieces; empty while they are read. */
 export const useAllEntries = (): readonly Entry[] => useQuery(useWorkshop().cache.allEntries()).data ?? NONE;
 
+/** Whether the logs of all pieces have been read. */
+export const useAreEntriesRead = (): boolean => useQuery(useWorkshop().cache.allEntries()).data !== undefined;
+
 export const useSettings = (): Settings => useQuery(useWorkshop().cache.settings()).data ?? DEFAULT_SETTINGS;

@@ -8,6 +8,7 @@ import type { PieceForecast, FeltingGoal } from '../core/felting/forecastPiece';
 import type { PriorEvidence } from '../core/felting/pooledPrior';
 import type { FeltingRecord } from '../core/felting/likelihood';
 import type { RecordedPiece, RecordedSwatch, RecordRow } from '../core/record/recordRow';
+import type { PieceAccuracy, ReplayedPiece } from '../core/accuracy/accuracyOf';
 import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
@@ -94,6 +95,14 @@ export interface Jobs {
     };
     readonly answer: readonly RecordRow[];
   };
+  /** How right the predictions were, replayed from the logs of finished pieces. */
+  readonly accuracy: {
+    readonly request: {
+      readonly pieces: readonly ReplayedPiece[];
+      readonly swatches: ReadonlyArray<{ readonly finishedMs: number; readonly evidence: PriorEvidence }>;
+    };
+    readonly answer: readonly PieceAccuracy[];
+  };
   readonly blends: {
     readonly request: { readonly wanted: string; readonly shelf: readonly Fibre[] };
     readonly answer: readonly Blend[];
@@ -117,6 +126,7 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   readWorkshop: 60_000,
   picture: 30_000,
   recordRows: 60_000,
+  accuracy: 60_000,
 };
 
 /** One ask of each job: the name tells which. */

@@ -75,6 +75,10 @@ const WORK: JobRunner = {
     rowsOf ??= (await import('../core/record/recordRow')).recordRowsKept();
     return { answer: rowsOf(pieces, swatches, progress) };
   },
+  accuracy: async ({ pieces, swatches }, progress) => {
+    const { accuracyOf } = await import('../core/accuracy/accuracyOf');
+    return { answer: accuracyOf(pieces, swatches, { progress }) };
+  },
   picture: async ({ bytes }, progress) => {
     const { preparePicture } = await import('./preparePicture');
     return { answer: await preparePicture(bytes, progress) };

@@ -156,6 +156,10 @@ export const RecordView = () => {
   const { units } = useSettings();
   const { nowIso } = useWorkshop();
   const [params, setParams] = useSearchParams();
+  // The address follows: a tick must stand at once.
+  const [chosen, setChosen] = useState<readonly string[]>(
+    () => params.get(WITH)?.split(',').filter(Boolean) ?? [],
+  );
   const [isWall, setWall] = useState(false);
   const [query, setQuery] = useState<RecordQuery>({
     text: '',
@@ -165,11 +169,12 @@ export const RecordView = () => {
     isReversed: false,
   });
   const found = useMemo(() => findRows(rows, query, beside), [rows, query, beside]);
-  const chosen = params.get(WITH)?.split(',').filter(Boolean) ?? [];
-  const choose = (id: string, on: boolean): void => {
-    const next = on ? [...chosen, id] : chosen.filter(c => c !== id);
+  const compare = (next: readonly string[]): void => {
+    setChosen(next);
     setParams(next.length > 0 ? { [WITH]: next.join(',') } : {}, { replace: true });
   };
+  const choose = (id: string, on: boolean): void =>
+    compare(on ? [...chosen, id] : chosen.filter(c => c !== id));
   const byName = (a: readonly [string, string], b: readonly [string, string]): number =>
     a[1].localeCompare(b[1]);
   const wools = [
@@ -216,9 +221,7 @@ export const RecordView = () => {
             wools={wools}
             forms={[...new Set(rows.map(r => r.form))].toSorted()}
           />
-          {chosen.length > 1 && (
-            <Compared ids={chosen} units={units} onLeave={() => setParams({}, { replace: true })} />
-          )}
+          {chosen.length > 1 && <Compared ids={chosen} units={units} onLeave={() => compare([])} />}
           {isWall ? (
             <Wall rows={found.filter(r => pictures.has(r.id))} pictures={pictures} />
           ) : (
