@@ -8,6 +8,7 @@ const VIEWS = [
   '/shelf',
   '/rack',
   '/shelf/wool-brick',
+  '/recipe',
   '/record',
   '/record/accuracy',
   '/blend',

@@ -28,7 +28,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   drawing: { below: ['core', 'words'], packages: [], why: 'Drawing knows no interface.' },
   files: {
     below: ['core', 'records', 'words', 'drawing'],
-    packages: ['fast-xml-parser', 'fflate', 'jspdf', 'papaparse', 'svgpath', 'zod'],
+    packages: ['fast-xml-parser', 'fflate', 'jspdf', 'papaparse', 'qrcode', 'svgpath', 'zod'],
     why: 'Files know no interface.',
   },
   store: {
@@ -38,7 +38,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   },
   workers: {
     below: ['core', 'records', 'words', 'drawing', 'files'],
-    packages: ['@expo-google-fonts/atkinson-hyperlegible-next'],
+    packages: ['@expo-google-fonts/atkinson-hyperlegible-next', 'jsqr'],
     why: 'Workers know no interface.',
   },
   ui: {

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { PlanInput } from '../core/plan/planInput';
 import { AgainDialog } from '../features/again/AgainDialog';
+import { CardDialog } from '../features/card/CardDialog';
 import { fileName } from '../files/download';
 import { onePiece } from '../files/writeWorkshop';
 import type { Entry } from '../records/entry';
@@ -131,9 +132,12 @@ const PieceStrip = ({
   const atBench = useAtBench();
   const { units } = useSettings();
   const [otherwise, setOtherwise] = useState(false);
+  const [card, setCard] = useState(false);
+  const made = planOf(piece.plan);
   const acts = [
     { text: 'Make again', run: () => again() },
     { text: 'Another size', run: () => setOtherwise(true) },
+    { text: 'Recipe card', run: () => setCard(true) },
     { text: 'Save piece', run: save },
     { text: 'Delete', run: remove },
   ];
@@ -189,6 +193,9 @@ const PieceStrip = ({
             <Menu label="More" items={acts} />
           )}
         </div>
+      )}
+      {card && made.ok && (
+        <CardDialog piece={piece} plan={made.value} units={units} open={card} onOpenChange={setCard} />
       )}
       {otherwise && (
         <AgainDialog

@@ -43,6 +43,10 @@ const routes = (first: First): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/record/AccuracyView')).AccuracyView }),
       },
       {
+        path: 'recipe',
+        lazy: async () => ({ Component: (await import('../features/again/RecipeInView')).RecipeInView }),
+      },
+      {
         path: 'shelf/:woolId?',
         lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
       },

@@ -61,7 +61,7 @@ const PlanSchema: z.ZodType<PlanInput> = z.object({
   asItComes: z.literal(true).exactOptional(),
 });
 
-const PieceSchema = z.object({
+export const PieceSchema = z.object({
   kind: z.literal('piece'),
   version: z.literal(11),
   ...kept,

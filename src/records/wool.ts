@@ -9,7 +9,7 @@ import { withinLimits } from './withinLimits';
 export const SORTS = ['wool', 'cloth', 'decoration'] as const;
 export const WOOL_FORMS = ['tops', 'batt', 'fleece', 'prefelt'] as const;
 
-const WoolSchema = z.object({
+export const WoolSchema = z.object({
   kind: z.literal('wool'),
   version: z.literal(3),
   ...kept,

@@ -3,6 +3,8 @@ import { buttonClass } from './Button';
 /** Picks a file. The same file can be picked again after it was changed elsewhere. */
 export const FileButton = (props: {
   readonly accept: string;
+  /** True where the device’s own camera is meant. */
+  readonly capture?: true;
   readonly onPick: (file: File) => void;
   readonly children: string;
 }) => (
@@ -13,6 +15,7 @@ export const FileButton = (props: {
     <input
       type="file"
       accept={props.accept}
+      {...(props.capture ? { capture: 'environment' } : {})}
       className="sr-only"
       onChange={e => {
         const [picked] = e.target.files ?? [];

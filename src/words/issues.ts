@@ -166,6 +166,16 @@ export const ISSUES: Readonly<Record<IssueCode, IssueWords>> = {
     cause: 'What it may keep is almost used up. The picture was not taken.',
     remedy: 'Save the workshop to a file, then free some room on this device.',
   },
+  RECIPE_UNREADABLE: {
+    message: 'This is no recipe of Jorrit’s.',
+    cause: 'It was made by something else, was damaged, or comes from a newer version.',
+    remedy: 'Choose a recipe file, or a clear picture of a recipe card.',
+  },
+  CODE_NOT_FOUND: {
+    message: 'There is no code to be seen in this picture.',
+    cause: 'It is blurred, cut off, too small or too dark.',
+    remedy: 'Take it again straight from above, so that the code fills half of the picture.',
+  },
   FILE_INVALID: {
     message: 'Something here cannot be read.',
     cause: 'It was edited by hand, or damaged.',

@@ -13,6 +13,8 @@ import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
 import type { Orientation, PaperName } from '../drawing/sheets';
+import type { RecipeCard } from '../records/recipeCard';
+import type { CardPage, CardPaper } from '../files/recipeCardPdf';
 import type { ListSection } from '../files/listPdf';
 import type { Label } from '../files/labelsPdf';
 import type { WorkshopFile, WrittenFile } from '../files/fileTypes';
@@ -103,6 +105,15 @@ export interface Jobs {
     };
     readonly answer: readonly PieceAccuracy[];
   };
+  readonly recipeCardPdf: {
+    readonly request: { readonly page: CardPage; readonly paper: CardPaper; readonly copies: number };
+    readonly answer: ArrayBuffer;
+  };
+  /** A recipe read from its file, or from a picture of its card. */
+  readonly readRecipe: {
+    readonly request: { readonly bytes: Uint8Array<ArrayBuffer> };
+    readonly answer: Result<RecipeCard>;
+  };
   readonly blends: {
     readonly request: { readonly wanted: string; readonly shelf: readonly Fibre[] };
     readonly answer: readonly Blend[];
@@ -126,6 +137,8 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   readWorkshop: 60_000,
   picture: 30_000,
   recordRows: 60_000,
+  recipeCardPdf: 30_000,
+  readRecipe: 30_000,
   accuracy: 60_000,
 };
 

@@ -79,6 +79,16 @@ const WORK: JobRunner = {
     const { accuracyOf } = await import('../core/accuracy/accuracyOf');
     return { answer: accuracyOf(pieces, swatches, { progress }) };
   },
+  recipeCardPdf: async ({ page, paper, copies }) => {
+    const { recipeCardPdf } = await import('../files/recipeCardPdf');
+    return handedOver(recipeCardPdf(page, { paper, copies, fontBase64: await font() }));
+  },
+  readRecipe: async ({ bytes }) => {
+    const { isText, readRecipeFile } = await import('../files/recipeText');
+    return {
+      answer: isText(bytes) ? readRecipeFile(bytes) : await (await import('./readCode')).readCode(bytes),
+    };
+  },
   picture: async ({ bytes }, progress) => {
     const { preparePicture } = await import('./preparePicture');
     return { answer: await preparePicture(bytes, progress) };

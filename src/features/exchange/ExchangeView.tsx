@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { localDay } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { useClearSample } from '../../session/useClearSample';
@@ -6,7 +7,7 @@ import { useAllPieces } from '../../session/useRecords';
 import { useSaveFile } from '../../session/useSaveFile';
 import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
-import { Button } from '../../ui/Button';
+import { Button, buttonClass } from '../../ui/Button';
 import { useTitle } from '../../ui/useTitle';
 import { Bin } from './Bin';
 import { Cautions } from './Cautions';
@@ -50,6 +51,21 @@ const Save = () => {
   );
 };
 
+const Recipes = () => (
+  <section aria-labelledby="recipes">
+    <h2 id="recipes" className="border-t-2 border-ink pt-1 text-lg font-semibold">
+      Recipes
+    </h2>
+    <p className="mb-2">
+      Pass one on from its piece, under <strong>Recipe card</strong>. Read one from a file, or from a printed
+      card.
+    </p>
+    <Link to="/recipe" className={buttonClass('plain', 'dry')}>
+      Read a recipe
+    </Link>
+  </section>
+);
+
 const Sample = () => {
   const { undo } = useUndo();
   const { tell, failed } = useNotify();
@@ -89,6 +105,7 @@ export const ExchangeView = () => {
       <div className="mt-3 grid max-w-4xl gap-x-12 gap-y-6 md:grid-cols-2">
         <Save />
         <ReadIn />
+        <Recipes />
         <Sample />
         <Bin />
         <Cautions />
