@@ -135,6 +135,11 @@ export const recipeCardPdf = (
     y += Math.max(DRAWING_MM, CODE_MM) + 3;
     for (const { heading, lines } of page.sections) {
       y += 1.2;
+      // A heading never stands alone at the foot.
+      if (y > height - MARGIN - 3 * TEXT_MM * LEADING) {
+        doc.addPage(format, 'portrait');
+        y = MARGIN + TEXT_MM;
+      }
       write(heading, TEXT_MM * 1.25, width - 2 * MARGIN);
       for (const line of lines) write(line, isWide ? TEXT_MM * 1.15 : TEXT_MM, width - 2 * MARGIN);
     }

@@ -84,9 +84,12 @@ export const cardPage = (
       },
       {
         heading: 'Lay',
-        lines: laySteps({ ...how, layers, ...piece.laying, habits }).map(
-          (s, i) => `${i + 1}. ${layWords(s, { ...how, layers, habits })}`,
-        ),
+        // One after the other in a line: a card has room for one page.
+        lines: [
+          laySteps({ ...how, layers, ...piece.laying, habits })
+            .map((s, i) => `${i + 1}. ${layWords(s, { ...how, layers, habits })}`)
+            .join('   '),
+        ],
       },
       {
         heading: piece.recipe ? `Work: ${piece.recipe.name}` : 'Work',
