@@ -99,6 +99,7 @@ export const CORE_ORDER = [
   'finishing',
   'diary',
   'record',
+  'project',
   'felting',
   'accuracy',
   'forecast',

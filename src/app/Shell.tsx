@@ -77,6 +77,7 @@ const Notices = (props: {
 const PLACES = [
   { to: '/', text: 'Table' },
   { to: '/rack', text: 'Rack' },
+  { to: '/projects', text: 'Projects' },
   { to: '/shelf', text: 'Shelf' },
   { to: '/record', text: 'Record' },
   { to: '/file', text: 'File' },

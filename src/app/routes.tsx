@@ -47,6 +47,18 @@ const routes = (first: First): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/again/RecipeInView')).RecipeInView }),
       },
       {
+        path: 'projects',
+        lazy: async () => ({ Component: (await import('../features/project/ProjectsView')).ProjectsView }),
+      },
+      {
+        path: 'projects/:projectId',
+        lazy: async () => ({ Component: (await import('../features/project/ProjectView')).ProjectView }),
+      },
+      {
+        path: 'parts',
+        lazy: async () => ({ Component: (await import('../features/parts/PartsView')).PartsView }),
+      },
+      {
         path: 'shelf/:woolId?',
         lazy: async () => ({ Component: (await import('../features/shelf/ShelfView')).ShelfView }),
       },

@@ -5,7 +5,7 @@ import { recordCsv } from './recordCsv';
 it('the record as a table reads back line by line, and runs nothing', () => {
   const row = {
     id: 'a',
-    isSwatch: false,
+    kind: 'piece' as const,
     name: 'Scarf, "long"',
     form: 'Sheet',
     woolId: 'w',

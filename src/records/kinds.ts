@@ -1,9 +1,18 @@
 import type { StoredRecord } from './common';
 import type { Kind } from './kind';
+import { partKind } from './part';
 import { pieceKind } from './piece';
+import { projectKind } from './project';
 import { recipeKind } from './recipe';
 import { swatchKind } from './swatch';
 import { woolKind } from './wool';
 
 /** Every kind of record that is kept, exported and merged: a new one is one file, and one line here. */
-export const KINDS: ReadonlyArray<Kind<StoredRecord>> = [pieceKind, woolKind, swatchKind, recipeKind];
+export const KINDS: ReadonlyArray<Kind<StoredRecord>> = [
+  pieceKind,
+  woolKind,
+  swatchKind,
+  recipeKind,
+  partKind,
+  projectKind,
+];

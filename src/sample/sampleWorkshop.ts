@@ -7,6 +7,9 @@ import { newPiece, type Piece } from '../records/piece';
 import type { Snapshot } from '../records/snapshot';
 import { newRecipe, type OwnRecipe } from '../records/recipe';
 import { newSwatch, type Swatch } from '../records/swatch';
+import { newPart, type Part } from '../records/part';
+import { newProject, type Project } from '../records/project';
+import { PROJECT_KINDS } from '../core/project/projectKinds';
 import { newWool, type Wool } from '../records/wool';
 import { PIECES, type SamplePiece } from './samplePieces';
 import { reading } from './steps';
@@ -150,6 +153,41 @@ const recipes = (now: string): readonly OwnRecipe[] => [
   },
 ];
 
+/** Parts of the made-up workshop. */
+const parts = (now: string): readonly Part[] => {
+  const part = (id: string, sort: Part['sort'], of: Partial<Part> & { readonly name: string }): Part => ({
+    ...newPart({ id, sort, name: of.name, now: at(now, 900) }),
+    countedAt: at(now, 900),
+    sample: true,
+    ...of,
+  });
+  return [
+    part('part-cord', 'cord', { name: 'Tarred cord, thin', counted: 18, price: 0.35, sizeMm: 3 }),
+    part('part-caps', 'cap', { name: 'Brass caps, small', counted: 6, price: 0.6, sizeMm: 9 }),
+    part('part-backs', 'brooch back', { name: 'Brooch backs, steel', counted: 2, price: 0.25, sizeMm: 30 }),
+    part('part-glue', 'glue', { name: 'Fabric glue', counted: 80, price: 0.08 }),
+  ];
+};
+
+/** A project of the made-up workshop: more balls than are planned. */
+const projects = (now: string): readonly Project[] => {
+  const kind = PROJECT_KINDS.find(k => k.id === 'garland');
+  if (!kind) return [];
+  let n = 0;
+  const newId = (): string => `project-garland${n++ === 0 ? '' : `-${n}`}`;
+  const made = newProject(kind, { newId, now: at(now, 60) });
+  return [
+    {
+      ...made,
+      name: 'Garland for the boat shed',
+      pieces: made.pieces.map(p => ({ ...p, count: 24, pieceId: 'sample-drum-balls' })),
+      parts: made.parts.map(p => ({ ...p, count: 3, partId: 'part-cord' })),
+      due: at(now, -14 * 24).slice(0, 10),
+      sample: true,
+    },
+  ];
+};
+
 const planOf = (sample: SamplePiece): PlanInput => {
   const base = newPlan(sample.kind);
   return {
@@ -212,7 +250,14 @@ export const sampleWorkshop = (now: string): Snapshot => {
     return { piece, entries: logOf(sample, plan.value, now) };
   });
   return {
-    records: [...made.map(m => m.piece), ...shelf(now), ...swatches(now), ...recipes(now)],
+    records: [
+      ...made.map(m => m.piece),
+      ...shelf(now),
+      ...swatches(now),
+      ...recipes(now),
+      ...parts(now),
+      ...projects(now),
+    ],
     entries: made.flatMap(m => m.entries),
     unread: [],
   };

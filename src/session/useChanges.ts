@@ -2,6 +2,8 @@ import { useCallback } from 'react';
 import { issueText } from '../words/issues';
 import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
+import { type Part, partKind } from '../records/part';
+import { type Project, projectKind } from '../records/project';
 import { type Piece, pieceKind } from '../records/piece';
 import { type OwnRecipe, recipeKind } from '../records/recipe';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
@@ -40,6 +42,12 @@ export const useChangeSwatch = (): Change<Swatch> => useChange(swatchKind);
 /** Changes a recipe of the maker's own, as a piece is changed. */
 export const useChangeRecipe = (): Change<OwnRecipe> => useChange(recipeKind);
 
+/** Changes a part, as a piece is changed. */
+export const useChangePart = (): Change<Part> => useChange(partKind);
+
+/** Changes a project, as a piece is changed. */
+export const useChangeProject = (): Change<Project> => useChange(projectKind);
+
 /** Deletes a record: it goes to the bin, and undo brings it back. */
 const useDelete = <T extends StoredRecord>(kind: Kind<T>): ((record: T, label: string) => void) => {
   const change = useChange(kind);
@@ -58,12 +66,17 @@ export const useDeleteWool = (): ((wool: Wool, label: string) => void) => useDel
 export const useDeleteSwatch = (): ((swatch: Swatch, label: string) => void) => useDelete(swatchKind);
 export const useDeleteRecipe = (): ((recipe: OwnRecipe, label: string) => void) => useDelete(recipeKind);
 
+export const useDeletePart = (): ((part: Part, label: string) => void) => useDelete(partKind);
+export const useDeleteProject = (): ((project: Project, label: string) => void) => useDelete(projectKind);
+
 const useAdd = <T extends StoredRecord>(kind: Kind<T>): ((record: T) => Promise<void>) => {
   const workshop = useWorkshop();
   return useCallback(record => addRecord(workshop, kind, record), [workshop, kind]);
 };
 
 export const useAddPiece = (): ((piece: Piece) => Promise<void>) => useAdd(pieceKind);
+export const useAddPart = (): ((part: Part) => Promise<void>) => useAdd(partKind);
+export const useAddProject = (): ((project: Project) => Promise<void>) => useAdd(projectKind);
 export const useAddWool = (): ((wool: Wool) => Promise<void>) => useAdd(woolKind);
 export const useAddSwatch = (): ((swatch: Swatch) => Promise<void>) => useAdd(swatchKind);
 export const useAddRecipe = (): ((recipe: OwnRecipe) => Promise<void>) => useAdd(recipeKind);

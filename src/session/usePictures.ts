@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { issue } from '../core/issues';
+import { type Issue, issue } from '../core/issues';
 import { PICTURE_TYPE } from '../workers/preparePicture';
 import { issueNotice, useNotify } from './notices';
 import { useWorkshop } from './workshop';
@@ -20,44 +20,72 @@ const hasRoom = async (bytes: number): Promise<boolean> => {
   return quota === undefined || usage === undefined || quota - usage > bytes + FREE_BYTES;
 };
 
-/** Takes pictures in: made ready in a worker, kept by their bytes, and put into the log of a piece. */
-export const usePictures = (
-  pieceId: string,
-): { readonly take: (file: File) => void; readonly progress: PictureProgress | null } => {
-  const { store, workers, outbox, chance, nowIso } = useWorkshop();
+/** A kept picture, as records and logs name it. */
+interface KeptPicture {
+  readonly hash: string;
+  readonly small: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+}
+
+/** Makes pictures ready in a worker and keeps them by their bytes; says how far it is, and can be stopped. */
+export const usePrepared = (): {
+  readonly prepare: (file: File, then: (picture: KeptPicture) => void) => void;
+  readonly progress: PictureProgress | null;
+} => {
+  const { store, workers } = useWorkshop();
   const { tell, failed } = useNotify();
   const [progress, setProgress] = useState<PictureProgress | null>(null);
   const work = useCallback(
-    async (file: File): Promise<void> => {
-      if (!(await hasRoom(file.size))) return tell(issueNotice(issue('ROOM_SHORT', '')));
+    async (file: File): Promise<KeptPicture | null> => {
+      const refused = (why: Issue | undefined): null => {
+        if (why && why.code !== 'CANCELLED') tell(issueNotice(why));
+        return null;
+      };
+      if (!(await hasRoom(file.size))) return refused(issue('ROOM_SHORT', ''));
       const stop = new AbortController();
       const show = (done: number, of: number): void => setProgress({ done, of, cancel: () => stop.abort() });
       show(0, 3);
-      const at = nowIso();
       const bytes = new Uint8Array(await file.arrayBuffer());
       const made = await workers.long.run('picture', { bytes }, { onProgress: show, signal: stop.signal });
       const ready = made.ok ? made.value : made;
-      if (!ready.ok) {
-        const [why] = ready.issues;
-        return why && why.code !== 'CANCELLED' ? tell(issueNotice(why)) : undefined;
-      }
+      if (!ready.ok) return refused(ready.issues[0]);
       const { large, small } = ready.value;
       const hash = await store.attach(large.bytes, PICTURE_TYPE);
       const smallHash = await store.attach(small.bytes, PICTURE_TYPE);
-      const { widthPx, heightPx } = large;
-      const act = { kind: 'picture', hash, small: smallHash, widthPx, heightPx } as const;
-      const refused = await outbox.send({ id: chance.newId(), pieceId, at, act });
-      tell(refused ? issueNotice(refused) : { text: 'The picture is in the diary.' });
+      return { hash, small: smallHash, widthPx: large.widthPx, heightPx: large.heightPx };
     },
-    [store, workers, outbox, chance, nowIso, pieceId, tell],
+    [store, workers, tell],
   );
-  const take = useCallback(
-    (file: File): void => {
+  const prepare = useCallback(
+    (file: File, then: (picture: KeptPicture) => void): void => {
       work(file)
+        .then(picture => picture && then(picture))
         .catch(failed)
         .finally(() => setProgress(null));
     },
     [work, failed],
+  );
+  return { prepare, progress };
+};
+
+/** Takes pictures into the log of a piece. */
+export const usePictures = (
+  pieceId: string,
+): { readonly take: (file: File) => void; readonly progress: PictureProgress | null } => {
+  const { outbox, chance, nowIso } = useWorkshop();
+  const { tell } = useNotify();
+  const { prepare, progress } = usePrepared();
+  const take = useCallback(
+    (file: File): void => {
+      const at = nowIso();
+      prepare(file, picture => {
+        void outbox
+          .send({ id: chance.newId(), pieceId, at, act: { kind: 'picture', ...picture } })
+          .then(refused => tell(refused ? issueNotice(refused) : { text: 'The picture is in the diary.' }));
+      });
+    },
+    [outbox, chance, nowIso, pieceId, prepare, tell],
   );
   return { take, progress };
 };
@@ -69,6 +97,7 @@ export const usePictureUrl = (hash: string): string | null => {
   useEffect(() => {
     let made: string | null = null;
     let isOver = false;
+    if (hash === '') return;
     void store.attachment(hash).then(kept => {
       if (isOver || !kept) return;
       made = URL.createObjectURL(new Blob([new Uint8Array(kept.bytes)], { type: kept.type }));

@@ -8,7 +8,14 @@ import { entriesInForce } from '../core/log/entriesInForce';
 import type { Entry } from '../records/entry';
 import { valueOf } from './jobError';
 import { logsSince } from './logsSince';
-import { useAllEntries, useAllPieces, useIsWoolKnown, useSwatches, useWools } from './useRecords';
+import {
+  useAllEntries,
+  useAllPieces,
+  useAllProjects,
+  useIsWoolKnown,
+  useSwatches,
+  useWools,
+} from './useRecords';
 import { useWorkshop } from './workshop';
 
 const NONE: readonly RecordRow[] = [];
@@ -18,6 +25,7 @@ export const useRecordRows = (): { readonly rows: readonly RecordRow[]; readonly
   const { workers } = useWorkshop();
   const pieces = useAllPieces();
   const swatches = useSwatches();
+  const projects = useAllProjects();
   const isRead = useIsWoolKnown();
   const finished = useMemo(
     () => ({
@@ -34,11 +42,12 @@ export const useRecordRows = (): { readonly rows: readonly RecordRow[]; readonly
           result,
         })),
       swatches,
+      projects,
     }),
-    [pieces, swatches],
+    [pieces, swatches, projects],
   );
   const { data, isFetching } = useQuery({
-    queryKey: ['record', [...finished.pieces, ...swatches].map(r => [r.id, r.updatedAt])],
+    queryKey: ['record', [...finished.pieces, ...swatches, ...projects].map(r => [r.id, r.updatedAt])],
     queryFn: async () => valueOf(await workers.long.run('recordRows', finished)),
     enabled: isRead,
     placeholderData: keepPreviousData,
@@ -50,6 +59,7 @@ export const useRecordRows = (): { readonly rows: readonly RecordRow[]; readonly
 
 /** The picture of each piece that was taken last, small, by the id of the piece. */
 export const useLastPictures = (): ReadonlyMap<string, string> => {
+  const projects = useAllProjects();
   const entries = useDeferredValue(useAllEntries());
   return useMemo(() => {
     const found = new Map<string, string>();
@@ -58,8 +68,9 @@ export const useLastPictures = (): ReadonlyMap<string, string> => {
       const last = entriesInForce(log).findLast(e => e.act.kind === 'picture');
       if (last?.act.kind === 'picture') found.set(pieceId, last.act.small);
     }
+    for (const { id, picture } of projects) if (picture) found.set(id, picture.small);
     return found;
-  }, [entries]);
+  }, [entries, projects]);
 };
 
 /** Minutes of hands by the log of each, worked out when it is first asked for. */

@@ -2,6 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { StoredRecord } from '../records/common';
 import type { Entry } from '../records/entry';
 import type { Kind } from '../records/kind';
+import { type Part, partKind } from '../records/part';
+import { type Project, projectKind } from '../records/project';
 import { type Piece, pieceKind } from '../records/piece';
 import { type OwnRecipe, recipeKind } from '../records/recipe';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
@@ -36,6 +38,21 @@ export const useSwatches = (): readonly Swatch[] => useAll(swatchKind) ?? NONE;
 export const useIsWoolKnown = (): boolean => {
   const lists = [useAll(pieceKind), useAll(swatchKind), useAll(woolKind)];
   return lists.every(list => list !== null);
+};
+
+/** Parts that are not deleted, in the order of their names. */
+export const useParts = (): readonly Part[] => {
+  const all = useAll(partKind) ?? NONE;
+  return all.filter(p => p.deletedAt === null).toSorted((a, b) => a.name.localeCompare(b.name));
+};
+
+/** Every project, deleted ones too. */
+export const useAllProjects = (): readonly Project[] => useAll(projectKind) ?? NONE;
+
+/** Projects that are not deleted; null while they are read. */
+export const useProjects = (): readonly Project[] | null => {
+  const all = useAll(projectKind);
+  return all ? all.filter(p => p.deletedAt === null) : null;
 };
 
 /** The maker's own recipes that are not deleted, in the order of their names. */

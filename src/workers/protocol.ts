@@ -7,7 +7,7 @@ import type { Rows } from '../core/evenness/shingle';
 import type { PieceForecast, FeltingGoal } from '../core/felting/forecastPiece';
 import type { PriorEvidence } from '../core/felting/pooledPrior';
 import type { FeltingRecord } from '../core/felting/likelihood';
-import type { RecordedPiece, RecordedSwatch, RecordRow } from '../core/record/recordRow';
+import type { RecordedPiece, RecordedProject, RecordedSwatch, RecordRow } from '../core/record/recordRow';
 import type { PieceAccuracy, ReplayedPiece } from '../core/accuracy/accuracyOf';
 import type { Issue } from '../core/issues';
 import type { Polygon } from '../core/outline/polygon';
@@ -94,6 +94,7 @@ export interface Jobs {
     readonly request: {
       readonly pieces: readonly RecordedPiece[];
       readonly swatches: readonly RecordedSwatch[];
+      readonly projects: readonly RecordedProject[];
     };
     readonly answer: readonly RecordRow[];
   };

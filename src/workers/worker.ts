@@ -71,9 +71,9 @@ const WORK: JobRunner = {
       templatePdf(template, { paper, orientation, fontBase64: await font(), onSheet: progress }),
     );
   },
-  recordRows: async ({ pieces, swatches }, progress) => {
+  recordRows: async (all, progress) => {
     rowsOf ??= (await import('../core/record/recordRow')).recordRowsKept();
-    return { answer: rowsOf(pieces, swatches, progress) };
+    return { answer: rowsOf(all, progress) };
   },
   accuracy: async ({ pieces, swatches }, progress) => {
     const { accuracyOf } = await import('../core/accuracy/accuracyOf');

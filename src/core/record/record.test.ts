@@ -21,7 +21,7 @@ const piece = (id: string, more: Partial<RecordedPiece> = {}): RecordedPiece => 
 });
 const row = (id: string, more: Partial<RecordRow> = {}): RecordRow => ({
   id,
-  isSwatch: false,
+  kind: 'piece',
   name: `Pad ${id}`,
   form: 'Flat disc',
   woolId: 'w1',
@@ -50,25 +50,52 @@ describe('rows of the record', () => {
       result: { along: 140, across: 150, grams: 19, thicknessMm: 5, finishedAt: '2026-03-02T10:00:00.000Z' },
     };
     const open = piece('p2', { result: { ...piece('p2').result, finishedAt: null } });
-    const rows = recordRowsKept()([piece('p1'), open, piece('p3', { deletedAt: '2026-03-03' })], [swatch]);
+    const rows = recordRowsKept()({
+      pieces: [piece('p1'), open, piece('p3', { deletedAt: '2026-03-03' })],
+      swatches: [swatch],
+    });
     expect(ids(rows)).toEqual(['s1', 'p1']);
     // 1 − 140/200 and 1 − 150/200; laid 400/0.67 mm of the pad.
-    expect(rows[0]).toMatchObject({ isSwatch: true, sizeMm: [140, 150] });
+    expect(rows[0]).toMatchObject({ kind: 'swatch', sizeMm: [140, 150] });
     expect(rows[0]?.along).toBeCloseTo(0.3, 12);
     expect(rows[1]?.along).toBeCloseTo(1 - 400 / (400 / 0.67), 6);
   });
 
   it('are worked out anew only for what changed', () => {
     const ask = recordRowsKept();
-    const [first] = ask([piece('p1')], []);
-    expect(ask([piece('p1')], [])[0]).toBe(first);
+    const [first] = ask({ pieces: [piece('p1')], swatches: [] });
+    expect(ask({ pieces: [piece('p1')], swatches: [] })[0]).toBe(first);
     const changed = piece('p1', { name: 'Mat', updatedAt: '2026-03-02T10:00:00.000Z' });
-    expect(ask([changed], [])[0]?.name).toBe('Mat');
+    expect(ask({ pieces: [changed], swatches: [] })[0]?.name).toBe('Mat');
+  });
+
+  it('hold what was put together as one, with the weight of its pieces', () => {
+    const project = {
+      id: 'j1',
+      updatedAt: '',
+      deletedAt: null,
+      name: 'Two pads',
+      notes: '',
+      doneAt: '2026-05-01T10:00:00.000Z',
+      pieces: [{ pieceId: 'p1', count: 2 }],
+    };
+    const open = { ...project, id: 'j2', doneAt: null };
+    const half = { ...project, id: 'j3', pieces: [...project.pieces, { pieceId: null, count: 1 }] };
+    const rows = recordRowsKept()({ pieces: [piece('p1')], swatches: [], projects: [project, open, half] });
+    expect(rows.map(r => [r.id, r.grams])).toEqual([
+      ['j3', null],
+      ['j1', 400],
+      ['p1', 200],
+    ]);
   });
 
   it('are kept where the plan cannot be made any more', () => {
     const gone = piece('p1', { plan: { ...PAD, form: { ...PAD.form, kind: 'nonsense' } } });
-    expect(recordRowsKept()([gone], [])[0]).toMatchObject({ form: 'nonsense', grams: 200, along: null });
+    expect(recordRowsKept()({ pieces: [gone], swatches: [] })[0]).toMatchObject({
+      form: 'nonsense',
+      grams: 200,
+      along: null,
+    });
   });
 });
 

@@ -8,7 +8,7 @@ import { swatchOutcome, type SwatchReadings } from '../wool/swatchOutcome';
 /** One finished thing as the record has it. What was not measured is null. */
 export interface RecordRow {
   readonly id: string;
-  readonly isSwatch: boolean;
+  readonly kind: 'piece' | 'swatch' | 'project';
   readonly name: string;
   /** What its form is called. */
   readonly form: string;
@@ -44,13 +44,48 @@ export type RecordedSwatch = Kept &
     readonly result: SwatchReadings['result'] & { readonly finishedAt: string | null };
   };
 
+/** A thing that was put together of pieces and parts. */
+export type RecordedProject = Kept & {
+  readonly name: string;
+  readonly notes: string;
+  readonly doneAt: string | null;
+  readonly pieces: ReadonlyArray<{ readonly pieceId: string | null; readonly count: number }>;
+};
+
+/** What was put together, with the weight of its pieces. */
+const projectRow = (project: RecordedProject, pieces: readonly RecordedPiece[]): readonly RecordRow[] => {
+  const { id, name, notes, doneAt } = project;
+  if (doneAt === null || project.deletedAt !== null) return [];
+  const weighed = project.pieces.map(({ pieceId, count }) => {
+    const grams = pieces.find(p => p.id === pieceId)?.result.grams;
+    return grams ? count * grams : null;
+  });
+  const grams = weighed.every(g => g !== null) ? weighed.reduce((sum, g) => sum + g, 0) : null;
+  return [
+    {
+      id,
+      kind: 'project',
+      name,
+      form: 'Put together',
+      woolId: null,
+      finishedAt: doneAt,
+      grams,
+      along: null,
+      across: null,
+      density: null,
+      sizeMm: [],
+      notes,
+    },
+  ];
+};
+
 const pieceRow = (piece: RecordedPiece, finishedAt: string): RecordRow => {
   const plan = planOf(piece.plan);
   const kind = formKind(piece.plan.form.kind);
   const came = plan.ok ? outcome(plan.value.form, piece.result, null) : null;
   return {
     id: piece.id,
-    isSwatch: false,
+    kind: 'piece',
     name: piece.name,
     form: kind.ok ? kind.value.title : piece.plan.form.kind,
     woolId: piece.woolId,
@@ -69,7 +104,7 @@ const swatchRow = (swatch: RecordedSwatch, finishedAt: string): RecordRow => {
   const { result } = swatch;
   return {
     id: swatch.id,
-    isSwatch: true,
+    kind: 'swatch',
     name: 'Swatch',
     form: 'Swatch',
     woolId: swatch.woolId,
@@ -102,10 +137,14 @@ export const recordRowsKept = () => {
     return [row];
   };
   return (
-    pieces: readonly RecordedPiece[],
-    swatches: readonly RecordedSwatch[],
+    all: {
+      readonly pieces: readonly RecordedPiece[];
+      readonly swatches: readonly RecordedSwatch[];
+      readonly projects?: readonly RecordedProject[];
+    },
     progress: (done: number, of: number) => void = () => undefined,
   ): readonly RecordRow[] => {
+    const { pieces, swatches, projects = [] } = all;
     const of = pieces.length + swatches.length;
     const rows = [
       ...pieces.flatMap((p, i) => {
@@ -113,6 +152,7 @@ export const recordRowsKept = () => {
         return kept(p, pieceRow);
       }),
       ...swatches.flatMap(s => kept(s, swatchRow)),
+      ...projects.flatMap(p => projectRow(p, pieces)),
     ];
     return rows.toSorted((a, b) => (a.finishedAt < b.finishedAt ? 1 : -1));
   };

@@ -40,6 +40,9 @@ const ROW_PX = 76;
 const MOST_COMPARED = 3;
 const WITH = 'with';
 
+const linkOf = ({ kind, id, woolId }: RecordRow): string =>
+  kind === 'swatch' ? `/shelf/${woolId}` : kind === 'project' ? `/projects/${id}` : `/pieces/${id}/diary`;
+
 const share = (v: number | null): string => (v === null ? '–' : showShare(v));
 
 const Row = (props: {
@@ -60,14 +63,11 @@ const Row = (props: {
         className="size-5 shrink-0 accent-ink disabled:opacity-30"
         aria-label={`Compare ${row.name}`}
         checked={props.isChosen}
-        disabled={row.isSwatch || (!props.isChosen && !props.canChoose)}
+        disabled={row.kind !== 'piece' || (!props.isChosen && !props.canChoose)}
         onChange={e => props.onChoose(e.target.checked)}
       />
       <span className="min-w-0 flex-1 leading-tight">
-        <Link
-          to={row.isSwatch ? `/shelf/${row.woolId}` : `/pieces/${row.id}/diary`}
-          className="block truncate text-lg font-semibold hover:underline"
-        >
+        <Link to={linkOf(row)} className="block truncate text-lg font-semibold hover:underline">
           {row.name}
         </Link>
         <span className="block truncate text-[13px] text-chalk">

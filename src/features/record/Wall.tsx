@@ -10,7 +10,10 @@ const ROW_PX = 270;
 const One = ({ row, hash }: { readonly row: RecordRow; readonly hash: string }) => {
   const url = usePictureUrl(hash);
   return (
-    <Link to={`/pieces/${row.id}/diary`} className="group block min-w-0 flex-1">
+    <Link
+      to={row.kind === 'project' ? `/projects/${row.id}` : `/pieces/${row.id}/diary`}
+      className="group block min-w-0 flex-1"
+    >
       <span className="block h-52 bg-rim/40">
         {url && <img src={url} alt="" className="h-full w-full object-cover" />}
       </span>

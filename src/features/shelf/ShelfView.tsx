@@ -130,6 +130,9 @@ export const ShelfView = () => {
           <Problems problems={table.problems} />
           <div className="mt-2 flex flex-wrap gap-2">
             <Button onClick={save}>Save as CSV</Button>
+            <Link to="/parts" className={buttonClass('plain', 'dry')}>
+              Parts
+            </Link>
             <Link to="/blend" className={buttonClass('plain', 'dry')}>
               Blend a colour
             </Link>
