@@ -133,3 +133,36 @@ test('a layout is simulated on the outline, compared with more and thinner layer
   await page.reload();
   await expect(field(page, 'Ten wisps weigh')).toHaveValue('0.5');
 });
+
+test('a swatch is worked at the bench like any piece, and its log and its measures teach', async ({
+  page,
+}) => {
+  await page.goto('/shelf/wool-kelp');
+  await page.getByRole('button', { name: 'Plan a swatch' }).click();
+  const work = page.getByRole('button', { name: 'Work it at the bench' });
+  await expect(work).toBeVisible();
+  await work.click();
+  await expect(page.getByRole('textbox', { name: 'Name of the piece' })).toHaveValue(
+    'Swatch, Kelp, carded batt',
+  );
+  // Four layers of 2 g.
+  await expect(page.getByTestId('one-number')).toContainText('2.0');
+  await page.getByRole('button', { name: 'Everything is laid already' }).click();
+  const done = page.getByRole('button', { name: /^Done/ }).first();
+  const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+  for (let i = 1; i <= 2; i += 1) {
+    await expect(done).toBeEnabled();
+    await done.click();
+    await expect(log).toHaveCount(i);
+    await page.waitForTimeout(260);
+  }
+  await page.getByRole('link', { name: 'Finish', exact: true }).click();
+  await page.getByRole('textbox', { name: /^A, / }).fill('13');
+  await page.getByRole('textbox', { name: /^B, / }).fill('13.4');
+  await page.keyboard.press('Tab');
+  await page.getByRole('button', { name: 'Mark as finished' }).click();
+  await expect(page.getByText(/^Finished on /)).toBeVisible();
+  await page.goto('/shelf/wool-kelp');
+  await expect(page.getByRole('link', { name: 'It was worked at the bench' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^swatch 2/ })).toContainText(/35 %.*33 %/);
+});

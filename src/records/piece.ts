@@ -109,6 +109,8 @@ export const PieceSchema = z.object({
   recipe: RecipeSchema.nullable(),
   /** The piece it was made again from: what was to change next time stands there; null where there is none. */
   after: Id.nullable(),
+  /** The swatch that it is, where one is worked at the bench; null for any other piece. */
+  swatchOf: Id.nullable(),
   /** How it is finished: the steps that were chosen; null as is usual for its form. */
   finishing: z.array(z.enum(FINISH_STEPS)).max(FINISH_STEPS.length).nullable(),
   result: z.object({
@@ -198,6 +200,7 @@ export const newPiece = (of: {
   readonly habits?: Piece['habits'];
   readonly finishing?: Piece['finishing'];
   readonly after?: Piece['after'];
+  readonly swatchOf?: Piece['swatchOf'];
 }): Piece => ({
   kind: 'piece',
   version: 11,
@@ -214,6 +217,7 @@ export const newPiece = (of: {
   habits: of.habits ?? {},
   recipe: of.recipe ?? null,
   after: of.after ?? null,
+  swatchOf: of.swatchOf ?? null,
   finishing: of.finishing ?? null,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
 });

@@ -109,5 +109,9 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
     name: 'AddHabitsAndClothAsCut',
     up: old => ({ ...addMeasure(['nuno'], 'as')(old), habits: {} }),
   },
-  { version: 11, name: 'AddFinishingAndAfter', up: old => ({ ...old, finishing: null, after: null }) },
+  {
+    version: 11,
+    name: 'AddFinishingAfterAndSwatch',
+    up: old => ({ ...old, finishing: null, after: null, swatchOf: null }),
+  },
 ];

@@ -14,8 +14,9 @@ import type { Wool } from '../../records/wool';
 import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useAddSwatch, useChangeSwatch, useDeleteSwatch } from '../../session/useChanges';
-import { useSettings, useSwatches, useWools } from '../../session/useRecords';
+import { useAllPieces, useSettings, useSwatches, useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
+import { AtBench, pieceOfSwatch, withBench } from './SwatchAtBench';
 import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -77,15 +78,18 @@ const DRY: ReadonlyArray<SwatchField<Exclude<keyof Swatch['result'], 'finishedAt
 
 const SwatchRow = ({
   swatch,
+  wool,
   units,
   at,
 }: {
   readonly swatch: Swatch;
+  readonly wool: Wool;
   readonly units: UnitSystem;
   readonly at: number;
 }) => {
   const change = useChangeSwatch();
   const deleteSwatch = useDeleteSwatch();
+  const isAtBench = pieceOfSwatch(swatch, useAllPieces()) !== null;
   const { nowIso } = useWorkshop();
   const lay = (key: keyof Swatch['laid'], label: string, value: number): void =>
     change(
@@ -122,19 +126,22 @@ const SwatchRow = ({
           Remove
         </Button>
       </fieldset>
-      <fieldset className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
-        <legend className="text-[13px] text-chalk">felted fully and dry</legend>
-        {DRY.map(({ key, ...field }) => (
-          <Figure
-            key={key}
-            {...field}
-            value={swatch.result[key]}
-            units={units}
-            onValue={value => read(key, field.label, value)}
-            onEmpty={() => read(key, field.label, null)}
-          />
-        ))}
-      </fieldset>
+      {!isAtBench && (
+        <fieldset className="mt-1 flex flex-wrap items-end gap-x-4 gap-y-1">
+          <legend className="text-[13px] text-chalk">felted fully and dry</legend>
+          {DRY.map(({ key, ...field }) => (
+            <Figure
+              key={key}
+              {...field}
+              value={swatch.result[key]}
+              units={units}
+              onValue={value => read(key, field.label, value)}
+              onEmpty={() => read(key, field.label, null)}
+            />
+          ))}
+        </fieldset>
+      )}
+      {swatch.result.finishedAt === null && <AtBench swatch={swatch} wool={wool} />}
     </li>
   );
 };
@@ -189,6 +196,7 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
   const others = useWools().filter(w => w.id !== wool.id && all.some(s => s.woolId === w.id));
   const [beside, setBeside] = useState('');
   const add = useAddSwatch();
+  const pieces = useAllPieces();
   const { failed } = useNotify();
   const { chance, nowIso } = useWorkshop();
   const { units } = useSettings();
@@ -196,10 +204,10 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
     all.filter(s => s.woolId === woolId).toSorted((a, b) => (a.createdAt < b.createdAt ? -1 : 1));
   const own = of(wool.id);
   const rows = [
-    ...own.map((swatch, i) => ({ name: `swatch ${i + 1}`, swatch })),
+    ...own.map((swatch, i) => ({ name: `swatch ${i + 1}`, swatch: withBench(swatch, pieces) })),
     ...of(beside).map((swatch, i) => ({
       name: `${others.find(w => w.id === beside)?.name ?? ''}, ${i + 1}`,
-      swatch,
+      swatch: withBench(swatch, pieces),
     })),
   ];
   return (
@@ -224,7 +232,7 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
       )}
       <ul>
         {own.map((swatch, i) => (
-          <SwatchRow key={swatch.id} swatch={swatch} units={units} at={i + 1} />
+          <SwatchRow key={swatch.id} swatch={swatch} wool={wool} units={units} at={i + 1} />
         ))}
       </ul>
       {rows.length > 0 && <Outcomes rows={rows} units={units} />}

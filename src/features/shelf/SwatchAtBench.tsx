@@ -1,0 +1,66 @@
+import { Link, useNavigate } from 'react-router';
+import { swatchPlan } from '../../core/plan/swatchPlan';
+import { newPiece, type Piece } from '../../records/piece';
+import type { Swatch } from '../../records/swatch';
+import type { Wool } from '../../records/wool';
+import { useNotify } from '../../session/notices';
+import { useAddPiece } from '../../session/useChanges';
+import { useExpectation } from '../../session/useExpectation';
+import { useAllPieces } from '../../session/useRecords';
+import { useWorkshop } from '../../session/workshop';
+import { Button } from '../../ui/Button';
+
+/** The piece that a swatch is worked as, at the bench. */
+export const pieceOfSwatch = (swatch: Swatch, pieces: readonly Piece[]): Piece | null =>
+  pieces.find(p => p.swatchOf === swatch.id && p.deletedAt === null) ?? null;
+
+/** A swatch with what came of it at the bench, where it was worked there. */
+export const withBench = (swatch: Swatch, pieces: readonly Piece[]): Swatch => {
+  const piece = pieceOfSwatch(swatch, pieces);
+  if (!piece) return swatch;
+  const { readings, grams, thicknessMm, finishedAt } = piece.result;
+  const [along = null, across = null] = [readings['A'], readings['B']];
+  return { ...swatch, result: { along, across, grams, thicknessMm, finishedAt } };
+};
+
+/** To the bench with it: laid, rolled and timed like any piece, so that its log teaches too. */
+export const AtBench = ({ swatch, wool }: { readonly swatch: Swatch; readonly wool: Wool }) => {
+  const pieces = useAllPieces();
+  const add = useAddPiece();
+  const navigate = useNavigate();
+  const { failed } = useNotify();
+  const { chance, nowIso } = useWorkshop();
+  const expected = useExpectation(wool.id);
+  const piece = pieceOfSwatch(swatch, pieces);
+  if (piece)
+    return (
+      <p className="mt-1">
+        <Link
+          to={`/pieces/${piece.id}/${piece.result.finishedAt === null ? 'bench' : 'diary'}`}
+          className="underline"
+        >
+          {piece.result.finishedAt === null ? 'It is at the bench' : 'It was worked at the bench'}
+        </Link>
+      </p>
+    );
+  const work = (): void => {
+    const { along, across } = expected ?? { along: { mean: 0.33 }, across: { mean: 0.33 } };
+    const made = newPiece({
+      id: chance.newId(),
+      name: `Swatch, ${wool.name}`,
+      now: nowIso(),
+      woolId: wool.id,
+      plan: swatchPlan(swatch.laid, { along: along.mean, across: across.mean }),
+      judge: 'feel',
+      swatchOf: swatch.id,
+    });
+    add(made)
+      .then(() => navigate(`/pieces/${made.id}/bench`))
+      .catch(failed);
+  };
+  return (
+    <Button className="mt-2" onClick={work}>
+      Work it at the bench
+    </Button>
+  );
+};
