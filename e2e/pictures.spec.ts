@@ -1,6 +1,7 @@
+import { readFile } from 'node:fs/promises';
 import exifr from 'exifr';
 import type { Page } from '@playwright/test';
-import { expect, test } from './jorrit';
+import { clearedWorkshop, expect, test } from './jorrit';
 import { measured, rounds } from './promises/rounds';
 
 const MAT = '/pieces/sample-galley-mat';
@@ -278,4 +279,36 @@ test('many pictures in the workshop slow no other view', async ({ page }, info) 
     `${count} pictures: ${views.map(([p], i) => `${p} ${before[i]} → ${after[i]} ms`).join(', ')}`,
   );
   for (const [i, was] of before.entries()) expect(after[i]).toBeLessThan(was * rounds(2.5, 1.3) + 150);
+});
+
+test('pictures go out with the workshop in a zip, and come in again to the byte', async ({ page }) => {
+  await page.goto(`${MAT}/diary`);
+  const file = { name: 'felt.jpg', mimeType: 'image/jpeg', buffer: await cameraPicture(page, 640, 480) };
+  await page.getByText('Add a picture').locator('input').setInputFiles(file);
+  await expect(page.getByRole('figure').getByRole('img')).toBeVisible();
+  const before = await kept(page);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'File' }).click();
+  await page.getByRole('button', { name: 'Save to a file' }).click();
+  const download = await saved;
+  expect(download.suggestedFilename()).toMatch(/\.zip$/);
+  const zip = await download.path();
+  await clearedWorkshop(page);
+  await page.getByLabel('Choose a file').setInputFiles({
+    name: 'workshop.zip',
+    mimeType: 'application/zip',
+    buffer: await readFile(zip),
+  });
+  const take = page.getByRole('button', { name: /^Take/ }).first();
+  const done = page.getByText(/^Opened:/);
+  await expect(take.or(done).first()).toBeVisible({ timeout: 30_000 });
+  if (await take.isVisible()) await take.click();
+  await expect(done).toBeVisible({ timeout: 30_000 });
+  expect(await kept(page)).toEqual(before);
+  await page.goto(`${MAT}/diary`);
+  await expect(page.getByRole('figure').getByRole('img')).toBeVisible();
+  await page.goto('/record');
+  await page.getByRole('button', { name: 'Wall of pictures' }).click();
+  // It is not finished yet: the wall is of what is.
+  await expect(page.getByText('No finished piece has a picture yet.')).toBeVisible();
 });

@@ -13,6 +13,7 @@ import { count, figure, fresh, Id, IsoTime, kept } from './common';
 import { defineKind } from './kind';
 import { RecipeSchema } from './recipe';
 import { JUDGES } from '../core/acts/vocabulary';
+import { FITS } from '../core/finishing/fit';
 import { FINISH_STEPS } from '../core/acts/finishSteps';
 import { HABITS } from '../core/ways/habits';
 import { WAY_IDS } from '../core/forms/wayId';
@@ -118,6 +119,8 @@ export const PieceSchema = z.object({
     grams: figure(LIMITS.weighedG).nullable(),
     thicknessMm: figure(LIMITS.thicknessMm).nullable(),
     finishedAt: IsoTime.nullable(),
+    /** How it fits whoever or whatever it is for; null where nobody said. */
+    fit: z.enum(FITS).nullable(),
   }),
 });
 
@@ -219,5 +222,5 @@ export const newPiece = (of: {
   after: of.after ?? null,
   swatchOf: of.swatchOf ?? null,
   finishing: of.finishing ?? null,
-  result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null },
+  result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null, fit: null },
 });

@@ -111,7 +111,13 @@ export const PIECE_MIGRATIONS: readonly Migration[] = [
   },
   {
     version: 11,
-    name: 'AddFinishingAfterAndSwatch',
-    up: old => ({ ...old, finishing: null, after: null, swatchOf: null }),
+    name: 'AddFinishingAfterSwatchAndFit',
+    up: old => ({
+      ...old,
+      finishing: null,
+      after: null,
+      swatchOf: null,
+      result: { ...(isObject(old['result']) ? old['result'] : {}), fit: null },
+    }),
   },
 ];

@@ -202,13 +202,14 @@ const planOf = (sample: SamplePiece): PlanInput => {
 };
 
 const resultOf = (sample: SamplePiece, plan: Plan, now: string): Piece['result'] => {
-  if (!sample.dry) return { readings: {}, grams: null, thicknessMm: null, finishedAt: null };
+  if (!sample.dry) return { readings: {}, grams: null, thicknessMm: null, finishedAt: null, fit: null };
   const { along, across, kept, thicknessMm } = sample.dry;
   return {
     readings: reading(dryLines(plan.form, {}), along, across),
     grams: Math.round((plan.laidGramsEach ?? 0) * kept),
     thicknessMm,
     finishedAt: at(now, sample.hoursAgo - 40),
+    fit: null,
   };
 };
 

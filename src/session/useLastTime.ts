@@ -1,3 +1,4 @@
+import { fitAdvice } from '../core/finishing/fit';
 import type { Piece } from '../records/piece';
 import { usePiece } from './useRecords';
 
@@ -5,5 +6,6 @@ import { usePiece } from './useRecords';
 export const useLastTime = (piece: Piece): { readonly name: string; readonly notes: string } | null => {
   const before = usePiece(piece.after ?? '');
   if (piece.after === null || !before || piece.result.finishedAt !== null) return null;
-  return before.notes.trim() === '' ? null : { name: before.name, notes: before.notes.trim() };
+  const notes = [fitAdvice(before.result.fit), before.notes.trim()].filter(Boolean).join(' ');
+  return notes === '' ? null : { name: before.name, notes };
 };

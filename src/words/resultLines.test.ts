@@ -6,7 +6,7 @@ import { linesOf, offBy } from './resultLines';
 // The round pad of the model's worked example, ⌀ 400 mm laid 597.0 mm of 259.1 g. Reckoned by hand for a pad that came out
 // 403 × 391 mm, 8.4 mm thick, of 251 g.
 const plan = planned(PAD);
-const result = { readings: { A: 403, B: 391 }, grams: 251, thicknessMm: 8.4, finishedAt: null };
+const result = { readings: { A: 403, B: 391 }, grams: 251, thicknessMm: 8.4, finishedAt: null, fit: null };
 const lines = linesOf(plan, outcome(plan.form, result, 259.1), { result, units: 'metric', laidG: 259.1 });
 const line = (name: string) => {
   const found = lines.find(l => l.name === name);

@@ -71,10 +71,19 @@ export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) =>
   const wait = finishing.waits.find(w => w.step === step) ?? null;
   const go = (goes: 'finish' | 'felt'): void => setParams({ [DO]: goes }, { replace: true });
   const begins = step === 'soak' || step === 'dry' || step === 'stiffen' || step === 'glue';
+  /** What it weighed when it was dry is its dry weight, unless another was put in. */
+  const keepDryWeight = (): void => {
+    const last = state.weighings.at(-1);
+    if (step !== 'dry' || finishing.dryness.is !== 'dry' || !last || piece.result.grams !== null) return;
+    context.change(p => ({ ...p, result: { ...p.result, grams: last.grams } }), { label: 'dry weight' });
+  };
   const great = (): void => {
     if (step === null || step === 'record') void navigate('../finish', { relative: 'path' });
     else if (step === 'cutDry') log({ kind: 'cutDry' });
-    else tell(begins && progress?.how !== 'running' ? 'begun' : 'done');
+    else {
+      keepDryWeight();
+      tell(begins && progress?.how !== 'running' ? 'begun' : 'done');
+    }
   };
   return {
     ...finishing,

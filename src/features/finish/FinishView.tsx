@@ -1,4 +1,5 @@
 import { cautionOf } from '../../core/acts/act';
+import { type Fit, fitAdvice, FITS } from '../../core/finishing/fit';
 import { entriesInForce } from '../../core/log/entriesInForce';
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
@@ -12,6 +13,7 @@ import { laidEach } from '../../session/laidEach';
 import { useBench } from '../../session/useBench';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
 import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -96,6 +98,37 @@ const DryCut = ({ context }: { readonly context: PieceContext }) => {
         {isCut ? 'Ears, mouths or slits are cut' : 'Ears, mouths or slits cut'}
       </Button>
       <p className="text-[13px] text-chalk">{cautionOf('cutDry')}</p>
+    </div>
+  );
+};
+
+const FIT_WORDS: ReadonlyArray<{ readonly value: Fit; readonly text: string }> = FITS.map(value => ({
+  value,
+  text: value,
+}));
+
+/** How it fits, in one word, and what that asks of the next one. */
+const FitChoice = ({ context }: { readonly context: PieceContext }) => {
+  const { fit } = context.piece.result;
+  const put = (next: Fit | null): void =>
+    context.change(p => ({ ...p, result: { ...p.result, fit: next } }), { label: 'how it fits' });
+  return (
+    <div className="mt-3">
+      <p className="text-[13px] text-chalk">How does it fit?</p>
+      <div className="flex items-center gap-3">
+        <Choice<Fit | ''>
+          label="How does it fit?"
+          value={fit ?? ''}
+          options={FIT_WORDS}
+          onChoose={v => put(v || null)}
+        />
+        {fit && (
+          <Button look="bare" onClick={() => put(null)}>
+            Not said
+          </Button>
+        )}
+      </div>
+      {fit && <p className="mt-1">{fitAdvice(fit) ?? 'Make the next one like it.'}</p>}
     </div>
   );
 };
@@ -205,6 +238,9 @@ export const FinishView = () => {
             </p>
             <DryFields context={context} plan={plan.value} />
             {plan.value.form.solid && <DryCut context={context} />}
+            {(plan.value.form.fits.length > 0 || plan.value.kind.group === 'wear') && (
+              <FitChoice context={context} />
+            )}
           </div>
           <Comparison
             lines={linesOf(plan.value, came, { result: piece.result, units: context.settings.units, laidG })}
