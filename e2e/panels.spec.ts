@@ -159,7 +159,7 @@ test('a pacer that is broken off, by a flat battery or a slip, has its count kep
 });
 
 test('the model says what is still to do, and where it is going', async ({ page }) => {
-  await bench(page, '/pieces/sample-ferry-pad/bench');
+  await bench(page, '/pieces/sample-ferry-pad/bench?do=felt');
   const still = page.getByRole('region', { name: 'Still to do' });
   await expect(still).toContainText(/about \d+ crosswise, (\d+ at least|or none)/);
   const next = page.getByRole('region', { name: 'Next' });

@@ -58,7 +58,7 @@ test('a recipe is followed step by step, departed from, changed and kept', async
   await expect(recipe.getByRole('timer')).toHaveText('5 min left');
   await recipe.getByRole('button', { name: 'Step done' }).tap();
   await expect(recipe).toContainText('5 of 19');
-  await bench(page, '/pieces/sample-ferry-pad/bench');
+  await bench(page, '/pieces/sample-ferry-pad/bench?do=felt');
   await tap(page, 'Recipe');
   await expect(page.getByRole('button', { name: /^Harbour mats, firm/ })).toBeVisible();
   // A sheet is worked in another way than a sleeve: what was written for that is put behind.

@@ -9,7 +9,6 @@ import { build, install, root } from './tools.mjs';
 const PORT = '4897';
 const LAPTOP = { width: 1280, height: 800 };
 const TABLET = { width: 820, height: 1180 };
-const PHONE = { width: 390, height: 844 };
 
 /** Views by file name. `act` works on the page before the picture. */
 const VIEWS = [
@@ -27,7 +26,6 @@ const VIEWS = [
       await page.keyboard.press('Enter');
     },
   },
-  { name: 'plan-mitten', path: '/pieces/sample-gale-mittens/plan', size: LAPTOP },
   {
     name: 'plan-outline',
     path: '/pieces/sample-fern-mat/plan',
@@ -47,7 +45,6 @@ const VIEWS = [
       await page.waitForURL(/plan$/);
     },
   },
-  { name: 'plan-phone', path: '/pieces/sample-press-cosy/plan', size: PHONE },
   { name: 'wool', path: '/pieces/sample-kelp-cosy/wool', size: LAPTOP },
   { name: 'template', path: '/pieces/sample-boot-liner/template', size: LAPTOP },
   {
@@ -71,9 +68,7 @@ const VIEWS = [
         await page.getByLabel('Add a wool').selectOption({ label: wool });
     },
   },
-  { name: 'wool-batch', path: '/pieces/sample-drum-balls/wool', size: LAPTOP },
   { name: 'bench', path: '/pieces/sample-kelp-cosy/bench', size: TABLET },
-  { name: 'bench-lopsided', path: '/pieces/sample-square-pad/bench', size: LAPTOP },
   {
     name: 'bench-measuring',
     path: '/pieces/sample-kelp-cosy/bench',
@@ -82,9 +77,23 @@ const VIEWS = [
       for (const key of ['m', '2', '7', '.', '9']) await page.keyboard.press(key);
     },
   },
+  { name: 'finishing', path: '/pieces/sample-galley-mat/bench', size: TABLET },
   { name: 'finish-dark', path: '/pieces/sample-ferry-pad/finish', size: LAPTOP, dark: true },
   { name: 'shelf', path: '/shelf/wool-brick', size: LAPTOP },
-  { name: 'file', path: '/file', size: LAPTOP },
+  { name: 'diary', path: '/pieces/sample-ferry-pad/diary', size: LAPTOP },
+  {
+    name: 'record',
+    path: '/record?with=sample-ferry-pad,sample-brick-sleeve',
+    size: LAPTOP,
+    act: async page => page.getByRole('img', { name: /^Length against work/ }).waitFor(),
+  },
+  {
+    name: 'accuracy',
+    path: '/record/accuracy',
+    size: LAPTOP,
+    act: async page => page.getByText('By wool').waitFor(),
+  },
+  { name: 'project', path: '/projects/project-garland', size: LAPTOP },
 ];
 
 install();

@@ -212,7 +212,7 @@ describe('the way ahead', () => {
     expect(half.within).toBeLessThan(0.25);
     expect(set.within).toBeLessThan(0.6);
     expect(by.measurings).toBeLessThan(set.measurings);
-  });
+  }, 180_000);
 });
 
 describe('the way ahead on the curve', () => {

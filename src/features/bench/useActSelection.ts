@@ -19,10 +19,14 @@ import {
 import type { BenchStatus } from './useBenchStatus';
 
 const NOTHING: ActOverride = {};
+/** Choices that were carried out by a tap, and the last entry of the log then: once the log goes on they hold no more. */
+const spentAt = new WeakMap<ActOverride, string>();
+const isSpent = (choice: ActOverride, logged: string): boolean =>
+  choice !== NOTHING && (spentAt.get(choice) ?? logged) !== logged;
 
 /** What the great button stands for, what was chosen against the advice, and which panel is open. */
 export const useActSelection = (context: PieceContext, standing: BenchStatus, bench: Bench) => {
-  const [choice, setChoice] = useState<{ readonly of: ActOverride; readonly at: string } | null>(null);
+  const [choice, setChoice] = useState<ActOverride>(NOTHING);
   const [panel, setPanel] = useState<PanelKind | null>(null);
   /** The log as it was when what is next was put off: then the work goes on. */
   const [putOffAt, setPutOffAt] = useState<string | null>(null);
@@ -30,8 +34,8 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
   const [seen, setSeen] = useState<string | null>(null);
   const navigate = useNavigate();
   const logged = context.entries.at(-1)?.id ?? '';
-  /** What was chosen holds until the log goes on. It is not taken back at the tap: the bench would be drawn twice. */
-  const chosen = choice?.at === logged ? choice.of : NOTHING;
+  // What was chosen ends with the log, not at the tap: the bench would be drawn twice.
+  const chosen = isSpent(choice, logged) ? NOTHING : choice;
   const proposed = putOffAt === logged ? standing.onward : standing.proposed;
   const as = { proposed, usual: standing.usual };
   const kind = benchKind(proposed, chosen);
@@ -41,8 +45,9 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
   /** True while the advice is being reckoned and the felter has chosen nothing else. */
   const isHeld = standing.isComputing && Object.keys(chosen).length === 0;
   const choose = (more: ActOverride): void =>
-    setChoice(was => ({ of: chosenWith(was?.at === logged ? was.of : NOTHING, more, as), at: logged }));
+    setChoice(was => chosenWith(isSpent(was, logged) ? NOTHING : was, more, as));
   const log = (what: Act): void => {
+    spentAt.set(choice, logged);
     setPanel(null);
     void bench.log(what);
   };
@@ -53,7 +58,7 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
   const open = (name: PanelKind | null): void => {
     if (name === 'wrong') return lookUp(null);
     // A panel that was called up instead of the advice, and left, leaves the advice; one that was advised puts it off.
-    if (name === null && chosen.kind && opensPanel(chosen.kind)) setChoice(null);
+    if (name === null && chosen.kind && opensPanel(chosen.kind)) setChoice(NOTHING);
     if (name === null && panel !== null && panelOf(proposed) === panel) setPutOffAt(logged);
     setPanel(name);
   };
