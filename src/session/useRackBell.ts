@@ -1,28 +1,41 @@
-import { useEffect, useRef } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { pieceKind } from '../records/piece';
 import { WAITED } from '../words/finishing';
 import { useNotify } from './notices';
-import { useNow } from './useNow';
-import { useRack } from './useRack';
+import { rackOf } from './rackOf';
+import { useWorkshop } from './workshop';
 
 const LOOKS_MS = 15_000;
 
-/** Tells once when a wait is over while the application is open. @param onOpen what the notice offers: going there */
+/**
+ * Tells once when a wait is over while the application is open. It looks now and then, and takes no part in what is drawn: a tap at
+ * the bench costs nothing by it. @param onOpen what the notice offers: going there
+ */
 export const useRackBell = (onOpen: (pieceId: string) => void): void => {
-  const places = useRack();
-  const nowMs = useNow(LOOKS_MS);
+  const client = useQueryClient();
+  const { cache, clock } = useWorkshop();
   const { tell } = useNotify();
-  const lookedMs = useRef(nowMs);
   useEffect(() => {
-    const over = places.find(
-      ({ wait }) => wait.untilMs !== null && wait.untilMs > lookedMs.current && wait.untilMs <= nowMs,
-    );
-    lookedMs.current = nowMs;
-    if (!over) return;
-    const { piece, wait } = over;
-    tell({
-      text: `${piece.name}: ${WAITED[wait.step] ?? 'time is up.'}`,
-      action: { label: 'Go there', run: () => onOpen(piece.id) },
-      stays: true,
-    });
-  }, [places, nowMs, tell, onOpen]);
+    let lookedMs = clock.nowMs();
+    const look = async (): Promise<void> => {
+      const nowMs = clock.nowMs();
+      const sinceMs = lookedMs;
+      lookedMs = nowMs;
+      const pieces = await client.fetchQuery(cache.list(pieceKind));
+      const entries = await client.fetchQuery(cache.allEntries());
+      const over = rackOf(pieces, entries).find(
+        ({ wait }) => wait.untilMs !== null && wait.untilMs > sinceMs && wait.untilMs <= nowMs,
+      );
+      if (!over) return;
+      const { piece, wait } = over;
+      tell({
+        text: `${piece.name}: ${WAITED[wait.step] ?? 'time is up.'}`,
+        action: { label: 'Go there', run: () => onOpen(piece.id) },
+        stays: true,
+      });
+    };
+    // A store that cannot be read just now is told where it is asked for; the next look comes anyway.
+    return clock.every(LOOKS_MS, () => void look().catch(() => undefined));
+  }, [client, cache, clock, tell, onOpen]);
 };

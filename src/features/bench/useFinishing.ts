@@ -14,6 +14,8 @@ import { useNow } from '../../session/useNow';
 import { useOwnDrying } from '../../session/useOwnDrying';
 
 const LOOKS_MS = 5000;
+/** While nothing waits the time is of no interest. */
+const IDLE_MS = 600_000;
 /** In the address: whether it is finished or felted, where the log would have it otherwise. */
 const DO = 'do';
 
@@ -31,7 +33,6 @@ const nextWater = (rounds: number): Water => (rounds % 2 === 0 ? 'warm' : 'cold'
 export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) => {
   const { piece, entries } = context;
   const own = useOwnDrying();
-  const now = useNow(LOOKS_MS);
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
   const [picked, setPicked] = useState<FinishStep | null>(null);
@@ -43,6 +44,7 @@ export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) =>
     [piece, plan, entries, plannedG, own],
   );
   const { state, settled, next } = finishing;
+  const now = useNow(finishing.waits.length > 0 ? LOOKS_MS : IDLE_MS);
   const step = picked !== null && !settled.has(picked) ? picked : next;
   const progress = step === null ? null : progressOf(state, step);
   const chosen: Required<HowFinished> = {
@@ -96,7 +98,8 @@ export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) =>
     choose: (more: HowFinished): void => setHow(was => ({ ...was, ...more })),
     pick: setPicked,
     wait,
-    nowMs: now,
+    // The clock was looked at before a wait began that was begun just now.
+    nowMs: Math.max(now, ...finishing.waits.map(w => w.sinceMs)),
     /** What the great button would log of it begins a wait. */
     begins: begins && progress?.how !== 'running',
     great,
