@@ -70,23 +70,32 @@ export const makeCache = (client: QueryClient, store: Store) => {
     const missed = [...toldEntries.values()].filter(e => isMeant(e) && !read.has(e.id));
     return missed.length === 0 ? got : [...got, ...missed];
   };
-  const entries = (pieceId: string) => ({
+  const entriesOf = (pieceId: string) => ({
     queryKey: logKey(pieceId),
     queryFn: async (): Promise<readonly Entry[]> =>
       withTold(await reading(() => store.entries(pieceId)), e => e.pieceId === pieceId),
     ...forEver,
   });
-  const allEntries = () => ({
+  // The same ask is the same object: whoever draws asks at every tap, and what did not change costs little.
+  const asked = new Map<string, ReturnType<typeof entriesOf>>();
+  const entries = (pieceId: string): ReturnType<typeof entriesOf> => {
+    const known = asked.get(pieceId) ?? entriesOf(pieceId);
+    asked.set(pieceId, known);
+    return known;
+  };
+  const ofAllEntries = {
     queryKey: [ALL_ENTRIES] as const,
     queryFn: async (): Promise<readonly Entry[]> =>
       withTold(await reading(() => store.allEntries()), () => true),
     ...forEver,
-  });
-  const settings = () => ({
+  };
+  const allEntries = (): typeof ofAllEntries => ofAllEntries;
+  const ofSettings = {
     queryKey: [SETTINGS] as const,
     queryFn: (): Promise<Settings> => store.settings(),
     ...forEver,
-  });
+  };
+  const settings = (): typeof ofSettings => ofSettings;
 
   const unread = () => ({
     queryKey: ['unread'] as const,

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
 import {
   type PriorEvidence,
   pooledPrior,
@@ -17,14 +18,20 @@ import { useWorkshop } from '../../session/workshop';
 
 /** What is expected of this piece by what the maker finished before, and how many pieces and swatches said so. */
 export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces: number } => {
-  const { piece } = context;
+  const { id: pieceId, woolId } = context.piece;
   const { workers } = useWorkshop();
   const wools = useWools();
   const swatches = useSwatches();
-  const breedIdOf = (woolId: string | null): string =>
-    breedOf(wools.find(w => w.id === woolId)?.fibre ?? '')?.id ?? '';
-  const asked = { woolId: piece.woolId ?? '', breedId: breedIdOf(piece.woolId) };
-  const finished = trainingPiecesOf(piece, useAllPieces(), breedIdOf);
+  const pieces = useAllPieces();
+  const breedIdOf = useCallback(
+    (of: string | null): string => breedOf(wools.find(w => w.id === of)?.fibre ?? '')?.id ?? '',
+    [wools],
+  );
+  // What a tap does not change is not worked out again at every tap.
+  const finished = useMemo(
+    () => trainingPiecesOf({ id: pieceId, woolId }, pieces, breedIdOf),
+    [pieceId, woolId, pieces, breedIdOf],
+  );
   const logs = useLogs(finished.map(p => p.id));
   const worked = finished.filter(p => (logs.get(p.id)?.length ?? 0) > 0);
   const { data } = useQuery({
@@ -40,17 +47,20 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
     staleTime: Number.POSITIVE_INFINITY,
     retry: 1,
   });
-  const bySwatch = swatches.flatMap((s): PriorEvidence[] => {
-    const { along, across } = swatchOutcome(s);
-    return s.deletedAt !== null || s.result.finishedAt === null || along === null || across === null
-      ? []
-      : [{ id: s.id, woolId: s.woolId, breedId: breedIdOf(s.woolId), says: swatchEvidence(along, across) }];
-  });
-  const byPiece = (data ?? []).flatMap(({ id, says }): PriorEvidence[] => {
-    const own = finished.find(p => p.id === id);
-    return own ? [{ id, woolId: own.woolId ?? '', breedId: breedIdOf(own.woolId), says }] : [];
-  });
-  const ids = new Set(bySwatch.map(s => s.id));
-  const all = [...byPiece, ...bySwatch];
-  return { ...pooledPrior(all, asked, id => ids.has(id)), pieces: all.length };
+  return useMemo(() => {
+    const bySwatch = swatches.flatMap((s): PriorEvidence[] => {
+      const { along, across } = swatchOutcome(s);
+      return s.deletedAt !== null || s.result.finishedAt === null || along === null || across === null
+        ? []
+        : [{ id: s.id, woolId: s.woolId, breedId: breedIdOf(s.woolId), says: swatchEvidence(along, across) }];
+    });
+    const byPiece = (data ?? []).flatMap(({ id, says }): PriorEvidence[] => {
+      const own = finished.find(p => p.id === id);
+      return own ? [{ id, woolId: own.woolId ?? '', breedId: breedIdOf(own.woolId), says }] : [];
+    });
+    const ids = new Set(bySwatch.map(s => s.id));
+    const all = [...byPiece, ...bySwatch];
+    const asked = { woolId: woolId ?? '', breedId: breedIdOf(woolId) };
+    return { ...pooledPrior(all, asked, id => ids.has(id)), pieces: new Set(all.map(e => e.id)).size };
+  }, [data, swatches, finished, woolId, breedIdOf]);
 };
