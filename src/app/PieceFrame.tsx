@@ -153,14 +153,12 @@ const PieceStrip = ({
       <TextField
         label="Name of the piece"
         hideLabel
-        className={`flex-1 text-lg font-semibold lg:w-72 lg:flex-none ${atBench ? 'min-w-0' : 'min-w-40'}`}
+        className={`flex-1 text-lg font-semibold lg:w-60 lg:flex-none ${atBench ? 'min-w-0' : 'min-w-40'}`}
         value={piece.name}
         required
         onText={name => change(p => ({ ...p, name }), { label: 'name', key: 'name' })}
       />
-      {piece.sample && (
-        <span className={`text-[13px] text-chalk ${atBench ? 'max-lg:hidden' : ''}`}>sample</span>
-      )}
+      {piece.sample && <span className="text-[13px] text-chalk max-lg:hidden">sample</span>}
       {(!atBench || roomyForStages) && (
         <nav aria-label="Stages" className="order-last flex w-full sm:order-none sm:w-auto">
           {STAGES.map(s => (
