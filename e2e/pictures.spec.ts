@@ -281,6 +281,18 @@ test('many pictures in the workshop slow no other view', async ({ page }, info) 
   for (const [i, was] of before.entries()) expect(after[i]).toBeLessThan(was * rounds(2.5, 1.3) + 150);
 });
 
+test('a browser short of room says so before, and takes nothing half', async ({ page }) => {
+  await page.addInitScript(() => {
+    navigator.storage.estimate = () => Promise.resolve({ quota: 100_000_000, usage: 95_000_000 });
+  });
+  await page.goto(`${MAT}/diary`);
+  const file = { name: 'felt.jpg', mimeType: 'image/jpeg', buffer: await cameraPicture(page, 400, 300) };
+  await page.getByText('Add a picture').locator('input').setInputFiles(file);
+  await expect(page.getByText('This browser is nearly out of room.').first()).toBeVisible();
+  await expect(page.getByRole('figure')).toHaveCount(0);
+  expect(await kept(page)).toEqual([]);
+});
+
 test('pictures go out with the workshop in a zip, and come in again to the byte', async ({ page }) => {
   await page.goto(`${MAT}/diary`);
   const file = { name: 'felt.jpg', mimeType: 'image/jpeg', buffer: await cameraPicture(page, 640, 480) };

@@ -61,6 +61,16 @@ test('what to change next time stands before the maker when the piece is made ag
   await expect(last).toContainText('Four more rounds on the bare mat next time.');
 });
 
+test('how it fits, in a word, asks of the next one to be smaller or larger', async ({ page }) => {
+  await page.goto('/pieces/sample-brick-sleeve/finish');
+  await page.getByRole('radio', { name: 'tight' }).click();
+  await expect(page.getByText('It was tight: plan the next about 3.5 % larger.')).toBeVisible();
+  await page.getByRole('button', { name: 'Make again' }).click();
+  await expect(page.getByRole('note')).toContainText(
+    'It was tight: plan the next about 3.5 % larger. Good on the flask.',
+  );
+});
+
 test('two thousand finished pieces are found and scrolled as five are', async ({ page }, info) => {
   test.setTimeout(180_000);
   const sample = onePiece(sampleWorkshop(NOW), 'sample-ferry-pad');

@@ -16,6 +16,7 @@ import {
   type PanelKind,
   turned,
 } from './chosenAct';
+import { undoKeys } from './undoKeys';
 import type { BenchStatus } from './useBenchStatus';
 
 const NOTHING: ActOverride = {};
@@ -112,13 +113,7 @@ export const useBenchKeys = (
       does: 'do and log what the big button says',
       run: acting.go,
     },
-    {
-      keys: ['PageUp', 'Backspace', 'Ctrl+z'],
-      shown: 'PageUp, Backspace',
-      does: 'undo',
-      run: () => void bench.undo?.(),
-    },
-    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void bench.redo?.() },
+    ...undoKeys(bench),
     {
       keys: ['ArrowRight'],
       shown: '→',

@@ -12,6 +12,7 @@ import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
 import { useNow } from '../../session/useNow';
 import { useOwnDrying } from '../../session/useOwnDrying';
+import { undoKeys } from './undoKeys';
 
 const LOOKS_MS = 5000;
 /** While nothing waits the time is of no interest. */
@@ -121,13 +122,7 @@ export const useFinishKeys = (finishing: FinishingProgress, bench: Bench, isHear
       does: 'this step of finishing',
       run: finishing.great,
     },
-    {
-      keys: ['PageUp', 'Backspace', 'Ctrl+z'],
-      shown: 'PageUp, Backspace',
-      does: 'undo',
-      run: () => void bench.undo?.(),
-    },
-    { keys: ['Ctrl+y', 'Ctrl+Shift+z'], shown: 'Ctrl+Y', does: 'redo', run: () => void bench.redo?.() },
+    ...undoKeys(bench),
     { keys: ['ArrowRight'], shown: '→', does: 'leave this step out', run: () => finishing.tell('skipped') },
   ];
   useShortcuts(isHeard ? keys : []);

@@ -14,7 +14,7 @@ import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { type Bench, useBench } from '../../session/useBench';
 import { usePictures } from '../../session/usePictures';
 import { Button } from '../../ui/Button';
-import { FileButton } from '../../ui/FileButton';
+import { PictureInput } from '../../ui/PictureInput';
 import { TextField } from '../../ui/TextField';
 import { workTold } from '../../words/diary';
 import { faultName } from '../../words/faults';
@@ -155,18 +155,9 @@ const Add = ({ context, bench }: DiaryParts) => {
       <Button disabled={text.trim() === ''} onClick={add}>
         Add the note
       </Button>
-      {progress ? (
-        <Button onClick={progress.cancel}>
-          <span role="status">
-            Picture, {progress.done} of {progress.of} …
-          </span>{' '}
-          Stop
-        </Button>
-      ) : (
-        <FileButton accept="image/*" onPick={take}>
-          Add a picture
-        </FileButton>
-      )}
+      <PictureInput progress={progress} onFile={take}>
+        Add a picture
+      </PictureInput>
       <Button onClick={() => window.print()}>Print</Button>
     </div>
   );

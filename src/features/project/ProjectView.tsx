@@ -17,10 +17,10 @@ import { useParts, usePieces, useProjects, useSettings } from '../../session/use
 import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
-import { FileButton } from '../../ui/FileButton';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { namedOptions, Select, wordOptions } from '../../ui/Select';
+import { PictureInput } from '../../ui/PictureInput';
 import { TextField } from '../../ui/TextField';
 import { useTitle } from '../../ui/useTitle';
 
@@ -298,18 +298,9 @@ const Picture = ({ project, change }: ProjectParts) => {
   return (
     <section aria-label="Picture" className="max-w-md">
       {url && <img src={url} alt={project.name} className="mb-2 w-full" />}
-      {progress ? (
-        <Button onClick={progress.cancel}>
-          <span role="status">
-            Picture, {progress.done} of {progress.of} …
-          </span>{' '}
-          Stop
-        </Button>
-      ) : (
-        <FileButton accept="image/*" onPick={take}>
-          {project.picture ? 'Another picture' : 'Add a picture'}
-        </FileButton>
-      )}
+      <PictureInput progress={progress} onFile={take}>
+        {project.picture ? 'Another picture' : 'Add a picture'}
+      </PictureInput>
     </section>
   );
 };
