@@ -124,5 +124,5 @@ test('from a tap to the next paint at a quarter of the speed', async ({ page }, 
   const middle = sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
   measured(info, `quickest ${sorted[0]?.toFixed(0)} ms, middle ${middle.toFixed(0)} ms of ${taps} taps`);
   // Alone it is held to the figure; beside other tests on a busy machine the quickest is, and loosely.
-  expect(sorted[0]).toBeLessThan(rounds(400, 100));
+  expect(rounds(sorted[0] ?? Number.NaN, middle)).toBeLessThan(rounds(400, 100));
 });

@@ -43,6 +43,7 @@ export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
     told(
       outbox.sendUndo({ id: chance.newId(), pieceId, at: nowIso() }, all => which(benchLog(all)), entries),
     );
+  const takeBack = useCallback((entryId: string) => log({ kind: 'undo', of: entryId }), [log]);
   const undoable = nextUndo(entries);
   const waits = useWaiting().count > 0;
   const undo = async (): Promise<void> => {
@@ -52,7 +53,7 @@ export const useBench = (pieceId: string, entries: readonly Entry[]): Bench => {
     log,
     undo: undoable || waits ? undo : null,
     redo: nextRedo(entries) && (() => takeBackLast(nextRedo)),
-    takeBack: entryId => log({ kind: 'undo', of: entryId }),
+    takeBack,
     undoes: entries.find(e => e.id === undoable?.id) ?? null,
   };
 };

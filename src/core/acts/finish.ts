@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { showQuantity } from '../units/units';
 import { Grams } from './actFields';
 import { defineAct, type StepRest } from './actSpec';
 import { forMinutes } from './actWords';
@@ -58,7 +59,7 @@ export const finish = defineAct(
 )({
   place: 'bench',
   ofAll: true,
-  words: ({ step, how, water, on, air, grams }) => {
+  words: ({ step, how, water, on, air, grams }, { units }) => {
     const { name, done } = FINISH[step];
     const where = [water && `${water} water`, on && `on ${DRIES_ON_WORDS[on]}`, air && AIR_WORDS[air]]
       .filter(Boolean)
@@ -72,7 +73,7 @@ export const finish = defineAct(
       case 'begun':
         return `${step === 'dry' ? 'Put to dry' : `Begun: ${name}`}${where}`;
       case 'weighed':
-        return `Weighed while it dries, ${grams ?? '?'} g`;
+        return `Weighed while it dries${grams === undefined ? '' : `, ${showQuantity(grams, 'mass', units)}`}`;
       case 'skipped':
         return `Left out: ${name}`;
     }

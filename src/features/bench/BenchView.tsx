@@ -1,4 +1,4 @@
-import type { MouseEvent } from 'react';
+import { type MouseEvent, useCallback } from 'react';
 import type { ProposedAct } from '../../core/advice/proposedAct';
 import { controlOf } from '../../core/acts/act';
 import { unequalIn } from '../../core/log/pair';
@@ -68,6 +68,7 @@ interface BenchParts {
   readonly laying: LayingProgress;
   readonly finishing: FinishingProgress;
   readonly lastTime: ReturnType<typeof useLastTime>;
+  readonly onTakeBack: (entryId: string) => void;
 }
 
 /** What there is to know and to answer before the piece itself: the recipe, what was wrong, what it has reached. */
@@ -148,14 +149,8 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
 };
 
 const Stage = (parts: BenchParts) => {
-  const { context, plan, standing, acting, bench, laying, finishing } = parts;
-  const log = (
-    <LogList
-      entries={context.entries}
-      wording={standing.wording}
-      onTakeBack={id => void bench.takeBack(id)}
-    />
-  );
+  const { context, plan, standing, acting, laying, finishing } = parts;
+  const log = <LogList entries={context.entries} wording={standing.wording} onTakeBack={parts.onTakeBack} />;
   if (acting.panel)
     return (
       <>
@@ -253,7 +248,9 @@ const BenchOf = ({ context, plan }: { readonly context: PieceContext; readonly p
     steadyTap(e);
   };
   const lastTime = useLastTime(context.piece);
-  const parts = { lastTime, context, plan, standing, acting, bench, laying, finishing };
+  const { takeBack } = bench;
+  const onTakeBack = useCallback((id: string) => void takeBack(id), [takeBack]);
+  const parts = { onTakeBack, lastTime, context, plan, standing, acting, bench, laying, finishing };
   return (
     <div className="flex min-h-0 flex-1 flex-col" onClickCapture={onClickCapture}>
       <BenchFrame

@@ -225,7 +225,7 @@ export const FinishStage = ({ finishing, standing }: FinishProps & { readonly st
               <label className="flex min-h-12 items-center gap-3 text-lg">
                 <input
                   type="checkbox"
-                  className="size-6"
+                  className="size-6 accent-ink"
                   checked={finishing.wanted.has(s)}
                   disabled={progressOf(finishing.state, s).how !== 'todo'}
                   onChange={e =>

@@ -24,7 +24,7 @@ interface RowProps {
   readonly onTakeBack: (entryId: string) => void;
 }
 
-const Row = ({ entry, wording, onTakeBack }: RowProps) => {
+const Row = memo(function Row({ entry, wording, onTakeBack }: RowProps) {
   const words = actWords(entry.act, wording);
   return (
     <>
@@ -41,7 +41,7 @@ const Row = ({ entry, wording, onTakeBack }: RowProps) => {
       </Button>
     </>
   );
-};
+});
 
 const ROW = 'flex min-h-16 items-center gap-3 border-b border-rim';
 

@@ -80,7 +80,9 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const many = manyAlike(context.entries);
   const one = recipeAct(alone, following, { model, gaugeProgress: forecast.gaugeProgress });
   const proposed = oneByOne ? manyAct(one, many, { pieces, way, judge }) : one;
-  const wording = pieceWording(way, plan.form.faces.length, context.settings.units);
+  const faceCount = plan.form.faces.length;
+  const { units } = context.settings;
+  const wording = useMemo(() => pieceWording(way, faceCount, units), [way, faceCount, units]);
   /** True while the answer that the advice hangs on is on its way: nothing is proposed that would change under the hand. */
   const isComputing = isPending && !EARLY.has(alone.reason);
   return {
