@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFile, writeFile } from 'node:fs/promises';
 import jsQR from 'jsqr';
 import type { Download, Page } from '@playwright/test';
-import { fromBase45 } from '../src/core/units/base45';
+import { fromBase45 } from '../src/files/base45';
 import { clearedWorkshop, expect, test } from './jorrit';
 
 const PAD = '/pieces/sample-ferry-pad/plan';

@@ -1,7 +1,7 @@
 import { deflateSync } from 'fflate';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fromBase45, toBase45 } from '../core/units/base45';
+import { fromBase45, toBase45 } from './base45';
 import { FORM_KINDS } from '../core/forms/kinds/registry';
 import { FINISH_STEPS } from '../core/acts/finishSteps';
 import { newPlan } from '../core/plan/newPlan';

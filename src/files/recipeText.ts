@@ -1,7 +1,7 @@
 import { deflateSync, Inflate } from 'fflate';
 import { issue } from '../core/issues';
 import { err, type Result } from '../core/result';
-import { fromBase45, toBase45 } from '../core/units/base45';
+import { fromBase45, toBase45 } from './base45';
 import { readCard, type RecipeCard } from '../records/recipeCard';
 import { parseJsonObject } from './parseJson';
 import { textOf } from './textOf';

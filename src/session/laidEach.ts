@@ -14,3 +14,12 @@ export const laidEach = (
   const of = { ...pieceWools(piece), weighings: weighings.map(e => e.act), pieces };
   return laidGrams(plan.weigh, of) + gramsAdded(entries) / pieces;
 };
+
+/** Grams that one of the pieces must weigh when it is dry: what was laid, less what is usually lost; null while that is open. */
+export const dryEach = (
+  context: Pick<PieceContext, 'piece' | 'weighings' | 'entries'>,
+  plan: Plan,
+): number | null => {
+  const laidG = laidEach(context, plan);
+  return laidG === null ? null : laidG * context.piece.plan.keptShare;
+};

@@ -2,11 +2,11 @@ import { driedPieces } from '../core/finishing/driedPieces';
 import { type Finishing, finishingOf } from '../core/finishing/finishingOf';
 import type { FinishWait } from '../core/finishing/finishState';
 import { ownDrying } from '../core/finishing/ownDrying';
-import { benchLog, layings, weighings } from '../core/log/logParts';
+import { benchLog, weighings } from '../core/log/logParts';
 import { planOf } from '../core/plan/planOf';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
-import { laidEach } from './laidEach';
+import { dryEach } from './laidEach';
 import { logsSince } from './logsSince';
 
 /** A piece that waits: it soaks, dries or sets. */
@@ -38,11 +38,10 @@ export const rackOf = (pieces: readonly Piece[], entries: readonly Entry[]): rea
       const plan = planOf(piece.plan);
       const log = logs.get(piece.id) ?? [];
       if (!plan.ok) return [];
-      const parts = { piece, entries: benchLog(log), weighings: weighings(log), layings: layings(log) };
-      const laidG = laidEach(parts, plan.value);
+      const parts = { piece, entries: benchLog(log), weighings: weighings(log) };
       const finishing = finishingOf(piece, plan.value, {
         log: parts.entries,
-        plannedG: laidG === null ? null : laidG * piece.plan.keptShare,
+        plannedG: dryEach(parts, plan.value),
         own: air => ownDrying(dried, air),
         msOf: Date.parse,
       });

@@ -1,13 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { PieceAccuracy, ReplayedPiece } from '../core/accuracy/accuracyOf';
-import { finishedRecords } from '../core/felting/finishedRecord';
-import { swatchEvidence } from '../core/felting/pooledPrior';
+import { finishedRecords } from '../core/felting/finishedRecords';
 import { benchLog } from '../core/log/logParts';
 import { entriesInForce } from '../core/log/entriesInForce';
 import { breedOf } from '../core/wool/breeds';
-import { swatchOutcome } from '../core/wool/swatchOutcome';
 import { valueOf } from './jobError';
+import { swatchesSay } from './swatchesSay';
 import { logsSince } from './logsSince';
 import {
   useAllEntries,
@@ -60,24 +59,7 @@ export const useAccuracy = (): {
             ]
           : [];
       });
-      const said = swatches.flatMap(s => {
-        const { along, across } = swatchOutcome(s);
-        const { finishedAt } = s.result;
-        return s.deletedAt !== null || finishedAt === null || along === null || across === null
-          ? []
-          : [
-              {
-                finishedMs: Date.parse(finishedAt),
-                evidence: {
-                  id: s.id,
-                  woolId: s.woolId,
-                  breedId: breedIdOf(s.woolId),
-                  says: swatchEvidence(along, across),
-                },
-              },
-            ];
-      });
-      const ask = { pieces: replayed, swatches: said };
+      const ask = { pieces: replayed, swatches: swatchesSay(swatches, breedIdOf) };
       const onProgress = (done: number, of: number): void => setProgress({ done, of });
       return valueOf(await workers.long.run('accuracy', ask, { onProgress, signal }));
     },

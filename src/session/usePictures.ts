@@ -93,20 +93,22 @@ export const usePictures = (
 /** The address of a kept picture, while it is shown; null while it is read, or where it is not there. */
 export const usePictureUrl = (hash: string): string | null => {
   const { store } = useWorkshop();
-  const [url, setUrl] = useState<string | null>(null);
+  const [shown, setShown] = useState<{ readonly of: string; readonly url: string } | null>(null);
   useEffect(() => {
     let made: string | null = null;
     let isOver = false;
-    if (hash === '') return;
-    void store.attachment(hash).then(kept => {
+    const read = async (): Promise<void> => {
+      const kept = hash === '' ? null : await store.attachment(hash);
       if (isOver || !kept) return;
       made = URL.createObjectURL(new Blob([new Uint8Array(kept.bytes)], { type: kept.type }));
-      setUrl(made);
-    });
+      setShown({ of: hash, url: made });
+    };
+    // A picture that cannot be read is not shown; what stands round it is.
+    read().catch(() => undefined);
     return () => {
       isOver = true;
       if (made !== null) URL.revokeObjectURL(made);
     };
   }, [store, hash]);
-  return url;
+  return shown?.of === hash ? shown.url : null;
 };

@@ -1,13 +1,10 @@
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import { forecastPiece } from '../core/felting/forecastPiece';
-import { marginals } from '../core/felting/pooledPrior';
-import { infer, inferenceKept } from '../core/felting/infer';
+import { saidBy } from '../core/felting/pooledPrior';
+import { inferenceKept } from '../core/felting/infer';
 import type { recordRowsKept } from '../core/record/recordRow';
 import { issue } from '../core/issues';
 import type { JobAnswer, JobRequest, JobName, Jobs } from './protocol';
-
-/** Means and variances need fewer points than the ends of a range. */
-const POINTS_TO_LEARN = 800;
 
 const inferred = inferenceKept();
 let rowsOf: ReturnType<typeof recordRowsKept> | null = null;
@@ -52,7 +49,7 @@ const WORK: JobRunner = {
     return { answer: blendsFor(wanted, shelf) };
   },
   forecastPiece: async ({ record, goal }) => ({ answer: forecastPiece(record, goal, inferred(record)) }),
-  learn: async ({ logs }) => ({ answer: logs.map(log => marginals(infer(log, POINTS_TO_LEARN))) }),
+  learn: async ({ logs }) => ({ answer: logs.map(saidBy) }),
   evenness: async (request, progress) => {
     const { simulateLayout } = await import('../core/evenness/simulateLayout');
     return { answer: simulateLayout(request, done => progress(done, request.runs)) };

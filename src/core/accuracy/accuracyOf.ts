@@ -1,6 +1,5 @@
 import type { FeltingRecord } from '../felting/likelihood';
-import { marginals, pooledPrior, type PriorEvidence } from '../felting/pooledPrior';
-import { infer } from '../felting/infer';
+import { pooledPrior, type PriorEvidence, saidBy } from '../felting/pooledPrior';
 import { isHeld, type Predict, predictNow, replayRecord } from './replayRecord';
 
 /** A finished piece as it is replayed. */
@@ -25,9 +24,6 @@ export interface PieceAccuracy {
   readonly held: number;
 }
 
-/** Means and variances need fewer points than the ends of a range. */
-const POINTS_TO_LEARN = 800;
-
 /**
  * Replays finished pieces from their logs, each from what had been learnt when it was begun and no later.
  * @param swatches what swatches said, and when they were finished
@@ -50,7 +46,7 @@ export const accuracyOf = (
     for (const record of records)
       learnt.push({
         finishedMs: piece.finishedMs,
-        evidence: { id, woolId, breedId, says: marginals(infer(record, POINTS_TO_LEARN)) },
+        evidence: { id, woolId, breedId, says: saidBy(record) },
       });
     progress?.(i + 1, inOrder.length);
     return { id, woolId, tried: predictions.length, held: predictions.filter(isHeld).length };

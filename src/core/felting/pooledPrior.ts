@@ -1,6 +1,7 @@
 import { type WoolQuery, type Evidence, type LevelShares, pool, TRUSTED, trustIn } from '../learning/pool';
 import { type Prior, parameterVector, GENERAL_PRIOR, PARAMETERS } from './feltingModel';
-import type { Posterior } from './infer';
+import { infer, type Posterior } from './infer';
+import type { FeltingRecord } from './likelihood';
 
 /**
  * How the variance of each of log E, log h, logit ρ, logit(2a − 1), b is shared by maker, breed, wool and piece.
@@ -46,6 +47,13 @@ export const marginals = ({
     return { mean, variance: Math.max(1e-9, square - mean * mean) };
   });
 };
+
+/** Means and variances need fewer points than the ends of a range. */
+const POINTS_TO_LEARN = 800;
+
+/** What the log of one finished piece says of the five, inferred from general practice. */
+export const saidBy = (record: FeltingRecord): PriorEvidence['says'] =>
+  marginals(infer(record, POINTS_TO_LEARN));
 
 /** A fully felted swatch says how far its wool shrinks at the most, and nothing else. */
 export const swatchEvidence = (along: number, across: number): PriorEvidence['says'] => {

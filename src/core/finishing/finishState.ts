@@ -104,18 +104,23 @@ export interface FinishWait {
 /**
  * What of it waits now, the one that is over first first.
  * @param dryH hours that drying is likely to take; null where nothing says so
+ * @param recipe what is followed: its own minutes count for what soaks or sets
  */
 export const waitsIn = (
   { progress }: FinishState,
-  dryH: number | null,
-  msOf: (at: string) => number,
+  of: {
+    readonly dryH: number | null;
+    readonly recipe: Recipe | null;
+    readonly msOf: (at: string) => number;
+  },
 ): readonly FinishWait[] =>
   [...progress.values()]
     .flatMap((p): FinishWait[] => {
       if (p.how !== 'running' || p.begunAt === null) return [];
       const { wait } = FINISH[p.step];
-      const minutes = wait === 'dry' ? (dryH === null ? null : 60 * dryH) : wait;
-      const sinceMs = msOf(p.begunAt);
+      const asked = of.recipe?.steps.find(s => s.act === p.step)?.minutes;
+      const minutes = wait === 'dry' ? (of.dryH === null ? null : 60 * of.dryH) : (asked ?? wait);
+      const sinceMs = of.msOf(p.begunAt);
       return [{ step: p.step, sinceMs, untilMs: minutes === null ? null : sinceMs + minutes * 60_000 }];
     })
     .toSorted((a, b) => (a.untilMs ?? Infinity) - (b.untilMs ?? Infinity));

@@ -163,10 +163,23 @@ describe('where finishing stands', () => {
     expect(state).toMatchObject({ isBegun: true, on: 'bowl', air: 'sun' });
     expect(state.weighings.map(w => w.grams)).toEqual([120]);
     const since = Date.parse(log.find(e => e.act.kind === 'finish' && e.act.step === 'dry')?.at ?? '');
-    expect(waitsIn(state, 10, Date.parse)).toEqual([
+    expect(waitsIn(state, { dryH: 10, recipe: null, msOf: Date.parse })).toEqual([
       { step: 'dry', sinceMs: since, untilMs: since + 10 * 3_600_000 },
     ]);
-    expect(waitsIn(state, null, Date.parse)).toEqual([{ step: 'dry', sinceMs: since, untilMs: null }]);
+    expect(waitsIn(state, { dryH: null, recipe: null, msOf: Date.parse })).toEqual([
+      { step: 'dry', sinceMs: since, untilMs: null },
+    ]);
+  });
+
+  it('waits as long as the recipe says that is followed', () => {
+    const log = logOf(finish('soak', 'begun'));
+    const recipe = { id: 'r', name: 'Ours', steps: [{ id: 's', act: 'soak', minutes: 20 }] };
+    const minutes = (followed: typeof recipe | null): number => {
+      const of = { dryH: null, recipe: followed, msOf: Date.parse };
+      const [wait] = waitsIn(finishState(log, followed, Date.parse), of);
+      return ((wait?.untilMs ?? 0) - (wait?.sinceMs ?? 0)) / 60_000;
+    };
+    expect([minutes(recipe), minutes(null)]).toEqual([20, 15]);
   });
 
   it('is over where the felt is worked again', () => {

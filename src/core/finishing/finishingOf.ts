@@ -73,7 +73,7 @@ export const finishingOf = (
     clash: order.ok ? null : order.clash,
     settled,
     next: steps.find(s => !settled.has(s)) ?? null,
-    waits: waitsIn(state, drying?.likelyH ?? null, of.msOf),
+    waits: waitsIn(state, { dryH: drying?.likelyH ?? null, recipe: piece.recipe, msOf: of.msOf }),
     drying,
     dryness: dryness(state.weighings, of.plannedG),
   };

@@ -10,7 +10,7 @@ const ALWAYS: readonly FinishStep[] = ['rinse', 'soak', 'rinseOut', 'towel', 'dr
  * Where a recipe names some, those are taken. Common practice.
  */
 export const usualFinish = (
-  form: Pick<FormPlan, 'solid' | 'outlineIs' | 'faces'>,
+  form: Pick<FormPlan, 'solid' | 'outlineIs'>,
   of: { readonly purpose: Purpose; readonly recipe: Recipe | null },
 ): readonly FinishStep[] => {
   const asked = of.recipe?.steps.flatMap(s => FINISH_STEPS.filter(known => known === s.act)) ?? [];

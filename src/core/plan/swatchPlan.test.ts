@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { finishedRecords } from '../felting/finishedRecord';
+import { finishedRecords } from '../felting/finishedRecords';
 import { logOf, roll } from '../log/testing/logs';
 import { planOf } from './planOf';
 import { swatchPlan } from './swatchPlan';

@@ -60,14 +60,15 @@ export const findRows = (
   beside: BesideRow,
 ): readonly RecordRow[] => {
   const words = fold(query.text).split(/\s+/).filter(Boolean);
+  const says = (r: RecordRow): boolean => {
+    const all = fold(`${r.name} ${r.form} ${beside.woolName(r.woolId)} ${r.notes}`);
+    return words.every(w => all.includes(w));
+  };
   const found = rows.filter(
     r =>
       (query.woolId === null || r.woolId === query.woolId) &&
       (query.form === null || r.form === query.form) &&
-      (words.length === 0 ||
-        ((all: string) => words.every(w => all.includes(w)))(
-          fold(`${r.name} ${r.form} ${beside.woolName(r.woolId)} ${r.notes}`),
-        )),
+      (words.length === 0 || says(r)),
   );
   const falls = FALLS.has(query.sort) !== query.isReversed;
   const keyed = found.map(row => ({ row, value: valueOf(row, query.sort, beside) }));

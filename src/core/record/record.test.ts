@@ -140,8 +140,7 @@ describe('finding in the record', () => {
       expect(found.length).toBeGreaterThan(1900);
       return performance.now() - began;
     });
-    // The quickest of them: what else the machine does makes one slower, never quicker.
-    expect(Math.min(...times)).toBeLessThan(50);
-    expect(times.toSorted((a, b) => a - b)[4]).toBeLessThan(150);
+    // Half of them at the least: what else the machine does makes one slower, never quicker.
+    expect(times.toSorted((a, b) => a - b)[4]).toBeLessThan(50);
   });
 });

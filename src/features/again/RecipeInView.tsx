@@ -3,10 +3,8 @@ import { useNavigate } from 'react-router';
 import type { Issue } from '../../core/issues';
 import { planOf } from '../../core/plan/planOf';
 import { showShare } from '../../core/units/units';
-import { pieceKind } from '../../records/piece';
 import { type CardWool, type RecipeCard, takeCard } from '../../records/recipeCard';
-import { woolKind } from '../../records/wool';
-import { addRecord } from '../../session/changes';
+import { useAddPiece, useAddWool } from '../../session/useChanges';
 import { useNotify } from '../../session/notices';
 import { useSettings, useWools } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
@@ -32,7 +30,9 @@ const sameOn = (
 
 /** A recipe that was read: shown before it is taken, with its size, wool and shrinkage to be changed. */
 const Taken = ({ card }: { readonly card: RecipeCard }) => {
-  const workshop = useWorkshop();
+  const { chance, nowIso } = useWorkshop();
+  const addWool = useAddWool();
+  const addPiece = useAddPiece();
   const { units } = useSettings();
   const shelf = useWools().filter(w => w.deletedAt === null);
   const { failed } = useNotify();
@@ -46,15 +46,14 @@ const Taken = ({ card }: { readonly card: RecipeCard }) => {
   const changed = changedPlan(piece.plan, wanted);
   const make = async (): Promise<void> => {
     if (!changed.ok) return;
-    const { chance, nowIso } = workshop;
     const taken = takeCard(card, {
       newId: chance.newId,
       now: nowIso(),
       plan: changed.value.input,
       wools: new Map([...wools].filter(([, id]) => id !== NEW)),
     });
-    for (const wool of taken.wools) await addRecord(workshop, woolKind, wool);
-    await addRecord(workshop, pieceKind, taken.piece);
+    for (const wool of taken.wools) await addWool(wool);
+    await addPiece(taken.piece);
     await navigate(`/pieces/${taken.piece.id}/plan`);
   };
   return (

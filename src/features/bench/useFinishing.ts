@@ -1,12 +1,12 @@
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { type Act, type ActOf } from '../../core/acts/act';
-import type { Air, DriesOn, FinishStep } from '../../core/acts/finishSteps';
+import { type Air, type DriesOn, FINISH, type FinishStep } from '../../core/acts/finishSteps';
 import type { Water } from '../../core/acts/vocabulary';
 import { finishingOf } from '../../core/finishing/finishingOf';
 import { progressOf } from '../../core/finishing/finishState';
 import type { Plan } from '../../core/plan/makePlan';
-import { laidEach } from '../../session/laidEach';
+import { dryEach } from '../../session/laidEach';
 import type { PieceContext } from '../../session/pieceContext';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
@@ -38,8 +38,7 @@ export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) =>
   const [params, setParams] = useSearchParams();
   const [picked, setPicked] = useState<FinishStep | null>(null);
   const [how, setHow] = useState<HowFinished>({});
-  const laidG = useMemo(() => laidEach(context, plan), [context, plan]);
-  const plannedG = laidG === null ? null : laidG * piece.plan.keptShare;
+  const plannedG = useMemo(() => dryEach(context, plan), [context, plan]);
   const finishing = useMemo(
     () => finishingOf(piece, plan, { log: entries, plannedG, own, msOf: Date.parse }),
     [piece, plan, entries, plannedG, own],
@@ -73,7 +72,8 @@ export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) =>
   };
   const wait = finishing.waits.find(w => w.step === step) ?? null;
   const go = (goes: 'finish' | 'felt'): void => setParams({ [DO]: goes }, { replace: true });
-  const begins = step === 'soak' || step === 'dry' || step === 'stiffen' || step === 'glue';
+  /** What is left to itself is begun first, and ended later. */
+  const begins = step !== null && FINISH[step].wait !== null && progress?.how !== 'running';
   /** What it weighed when it was dry is its dry weight, unless another was put in. */
   const keepDryWeight = (): void => {
     const last = state.weighings.at(-1);
@@ -85,7 +85,7 @@ export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) =>
     else if (step === 'cutDry') log({ kind: 'cutDry' });
     else {
       keepDryWeight();
-      tell(begins && progress?.how !== 'running' ? 'begun' : 'done');
+      tell(begins ? 'begun' : 'done');
     }
   };
   return {
@@ -102,7 +102,7 @@ export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) =>
     // The clock was looked at before a wait began that was begun just now.
     nowMs: Math.max(now, ...finishing.waits.map(w => w.sinceMs)),
     /** What the great button would log of it begins a wait. */
-    begins: begins && progress?.how !== 'running',
+    begins,
     great,
     tell,
     go,

@@ -1,15 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
-import {
-  type PriorEvidence,
-  pooledPrior,
-  type PooledPrior,
-  swatchEvidence,
-} from '../../core/felting/pooledPrior';
-import { finishedRecords } from '../../core/felting/finishedRecord';
+import { type PriorEvidence, pooledPrior, type PooledPrior } from '../../core/felting/pooledPrior';
+import { finishedRecords } from '../../core/felting/finishedRecords';
 import { trainingPiecesOf } from '../../core/felting/trainingPieces';
 import { breedOf } from '../../core/wool/breeds';
-import { swatchOutcome } from '../../core/wool/swatchOutcome';
+import { swatchesSay } from '../../session/swatchesSay';
 import { valueOf } from '../../session/jobError';
 import type { PieceContext } from '../../session/pieceContext';
 import { useLogs } from '../../session/useLogs';
@@ -48,12 +43,7 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
     retry: 1,
   });
   return useMemo(() => {
-    const bySwatch = swatches.flatMap((s): PriorEvidence[] => {
-      const { along, across } = swatchOutcome(s);
-      return s.deletedAt !== null || s.result.finishedAt === null || along === null || across === null
-        ? []
-        : [{ id: s.id, woolId: s.woolId, breedId: breedIdOf(s.woolId), says: swatchEvidence(along, across) }];
-    });
+    const bySwatch = swatchesSay(swatches, breedIdOf).map(s => s.evidence);
     const byPiece = (data ?? []).flatMap(({ id, says }): PriorEvidence[] => {
       const own = finished.find(p => p.id === id);
       return own ? [{ id, woolId: own.woolId ?? '', breedId: breedIdOf(own.woolId), says }] : [];

@@ -44,13 +44,13 @@ export const AtBench = ({ swatch, wool }: { readonly swatch: Swatch; readonly wo
       </p>
     );
   const work = (): void => {
-    const { along, across } = expected ?? { along: { mean: 0.33 }, across: { mean: 0.33 } };
+    if (!expected) return;
     const made = newPiece({
       id: chance.newId(),
       name: `Swatch, ${wool.name}`,
       now: nowIso(),
       woolId: wool.id,
-      plan: swatchPlan(swatch.laid, { along: along.mean, across: across.mean }),
+      plan: swatchPlan(swatch.laid, { along: expected.along.mean, across: expected.across.mean }),
       judge: 'feel',
       swatchOf: swatch.id,
     });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { logOf, measure, roll } from '../log/testing/logs';
 import { PAD } from '../plan/testing/pad';
-import { finishedRecords } from './finishedRecord';
+import { finishedRecords } from './finishedRecords';
 
 const result = { readings: { A: 398, B: 410 }, finishedAt: '2026-03-02T10:00:00.000Z' };
 
