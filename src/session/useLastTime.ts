@@ -1,4 +1,4 @@
-import { fitAdvice } from '../core/finishing/fit';
+import { fitAdvice } from '../words/fit';
 import type { Piece } from '../records/piece';
 import { usePiece } from './useRecords';
 

@@ -6,6 +6,8 @@ import type { FeltingRecord } from '../felting/likelihood';
 import { type Range, sharesAfter } from '../felting/predict';
 import { simulatedPiece } from '../felting/testing/simulatedPiece';
 import { accuracyOf, type ReplayedPiece } from './accuracyOf';
+import { PAD } from '../plan/testing/pad';
+import { atSize } from './atSize';
 import { chanceRange, shareRange } from './heldRange';
 import { isHeld, replayRecord } from './replayRecord';
 
@@ -131,6 +133,17 @@ describe('how right it was in a small workshop', () => {
     expect(held).toBeGreaterThanOrEqual(least - 3);
     expect(held).toBeLessThanOrEqual(most + 3);
   }, 60_000);
+});
+
+describe('lines at their size when dry', () => {
+  const result = { readings: { A: 411, B: 413 }, grams: null, thicknessMm: null };
+
+  it('are those within three per cent of what was wanted, by hand', () => {
+    // 411/400 is 2.75 % over, 413/400 3.25 %.
+    expect(atSize({ plan: PAD, result })).toEqual({ tried: 2, held: 1 });
+    expect(atSize({ plan: PAD, result: { ...result, readings: {} } })).toBeNull();
+    expect(atSize({ plan: { ...PAD, asItComes: true }, result })).toBeNull();
+  });
 });
 
 describe('the honest range of so few', () => {

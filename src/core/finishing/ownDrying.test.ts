@@ -21,7 +21,7 @@ describe('how long drying takes at a maker’s', () => {
     expect(learntFrom).toBe(1);
     expect(factor).toBeGreaterThan(1.05);
     expect(factor).toBeLessThan(1.6);
-    // One after another, no step is larger than a quarter.
+    // One after another, whatever they were, no step is larger than half as much again.
     const ratios = [3, 0.4, 2, 2, 0.5, 1.5];
     let before = 1;
     ratios.forEach((_, n) => {

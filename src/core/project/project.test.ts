@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { joinAdvice } from './joins';
+import { isMisfit, joinOf } from './joins';
+import { projectGrams } from './projectGrams';
 import { sumNeeds } from './needs';
 import { PART_SORTS, PART_USUAL } from './partSorts';
 import { PROJECT_KINDS } from './projectKinds';
@@ -42,28 +43,41 @@ describe('what is put together', () => {
 describe('joins that fit', () => {
   // Common practice: a ball a little wider than its cap.
   it.each([
-    [10, 10.5, true],
-    [10, 12, true],
-    [10, 9.5, false],
-    [10, 13, false],
-  ])('a cap of %f mm and a ball of %f mm: %s', (cap, ball, fits) => {
-    expect(joinAdvice('cap', cap, ball)?.fits).toBe(fits);
+    [10, 10.5, { is: 'holds' }],
+    [10, 12, { is: 'holds' }],
+    [12, 10, { is: 'falls-out', mm: 2 }],
+    [10, 13, { is: 'bulges', mm: 3 }],
+  ])('a cap of %f mm and a ball of %f mm', (cap, ball, join) => {
+    expect(joinOf('cap', cap, ball)).toEqual(join);
+    expect(isMisfit(joinOf('cap', cap, ball) ?? { is: 'holds' })).toBe('mm' in join);
   });
 
-  it('says by how much it does not fit, and what helps', () => {
-    expect(joinAdvice('cap', 12, 10)?.text).toContain('2 mm too thin');
-    expect(joinAdvice('brooch back', 40, 50)).toEqual({
-      fits: false,
-      text: 'The back looks out: it should be 35 mm at the most.',
-    });
-    expect(joinAdvice('cord', 4, 20)?.text).toContain('leave a stick of 4 mm in while felting');
-    expect(joinAdvice('wire', 0.4, 20)?.fits).toBe(true);
+  it('a back that looks out, a cord too thick to be drawn through', () => {
+    expect(joinOf('brooch back', 40, 50)).toEqual({ is: 'shows', mm: 35 });
+    expect(joinOf('brooch back', 30, 50)).toEqual({ is: 'hidden' });
+    expect(joinOf('cord', 4, 20)).toEqual({ is: 'too-thick', mm: 4 });
+    expect(joinOf('wire', 0.4, 20)).toEqual({ is: 'drawn' });
   });
 
   it('says what to mind where nothing was measured, and nothing where nothing is to be said', () => {
-    expect(joinAdvice('cap', null, 20)?.fits).toBeNull();
-    expect(joinAdvice('wire', 0.4, null)?.fits).toBeNull();
-    expect(joinAdvice('glue', null, 20)).toBeNull();
-    expect(joinAdvice('brooch back', null, 20)).toBeNull();
+    expect(joinOf('cap', null, 20)).toEqual({ is: 'mind-cap' });
+    expect(joinOf('wire', 0.4, null)).toEqual({ is: 'mind-thread' });
+    expect(joinOf('glue', null, 20)).toBeNull();
+    expect(joinOf('brooch back', null, 20)).toBeNull();
+  });
+});
+
+describe('what the pieces of a project weigh', () => {
+  it('is known once each was chosen and weighed', () => {
+    const of = (id: string): number | null => ({ a: 2, b: 10 })[id] ?? null;
+    const [a, b, none] = [
+      { pieceId: 'a', count: 20 },
+      { pieceId: 'b', count: 1 },
+      { pieceId: null, count: 1 },
+    ];
+    expect(projectGrams([a, b], of)).toBe(50);
+    expect(projectGrams([a, none], of)).toBeNull();
+    expect(projectGrams([a, { pieceId: 'c', count: 1 }], of)).toBeNull();
+    expect(projectGrams([], of)).toBeNull();
   });
 });

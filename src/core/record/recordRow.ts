@@ -3,6 +3,7 @@ import { outcome } from '../plan/outcome';
 import type { DryMeasures } from '../plan/outcome';
 import type { PlanInput } from '../plan/planInput';
 import { planOf } from '../plan/planOf';
+import { projectGrams } from '../project/projectGrams';
 import { swatchOutcome, type SwatchReadings } from '../wool/swatchOutcome';
 
 /** One finished thing as the record has it. What was not measured is null. */
@@ -56,11 +57,7 @@ export type RecordedProject = Kept & {
 const projectRow = (project: RecordedProject, pieces: readonly RecordedPiece[]): readonly RecordRow[] => {
   const { id, name, notes, doneAt } = project;
   if (doneAt === null || project.deletedAt !== null) return [];
-  const weighed = project.pieces.map(({ pieceId, count }) => {
-    const grams = pieces.find(p => p.id === pieceId)?.result.grams;
-    return grams ? count * grams : null;
-  });
-  const grams = weighed.every(g => g !== null) ? weighed.reduce((sum, g) => sum + g, 0) : null;
+  const grams = projectGrams(project.pieces, of => pieces.find(p => p.id === of)?.result.grams ?? null);
   return [
     {
       id,

@@ -1,5 +1,6 @@
 import { cautionOf } from '../../core/acts/act';
-import { type Fit, fitAdvice, FITS } from '../../core/finishing/fit';
+import { type Fit, FITS } from '../../core/finishing/fit';
+import { fitAdvice } from '../../words/fit';
 import { entriesInForce } from '../../core/log/entriesInForce';
 import { useMemo } from 'react';
 import type { Plan } from '../../core/plan/makePlan';

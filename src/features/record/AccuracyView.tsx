@@ -1,11 +1,9 @@
 import { Link } from 'react-router';
 import type { PieceAccuracy } from '../../core/accuracy/accuracyOf';
 import { chanceRange, shareRange } from '../../core/accuracy/heldRange';
-import { outcome } from '../../core/plan/outcome';
-import { planOf } from '../../core/plan/planOf';
+import { atSize } from '../../core/accuracy/atSize';
 import { SIZE_TOLERANCE } from '../../core/tolerances';
 import { showShare } from '../../core/units/units';
-import type { Piece } from '../../records/piece';
 import { useAccuracy } from '../../session/useAccuracy';
 import { usePieces, useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
@@ -39,16 +37,6 @@ const Sentence = ({ of }: { readonly of: Held }) => {
       chances in ten the true share lies between {showShare(low)} and {showShare(high)}.
     </p>
   );
-};
-
-/** How many lines of a piece came within the tolerance of their size; null where none was measured, or no size was wanted. */
-const atSize = (piece: Piece): Held | null => {
-  const plan = planOf(piece.plan);
-  if (!plan.ok || plan.value.form.asItComes) return null;
-  const read = outcome(plan.value.form, piece.result, null).gauges.flatMap(({ dryMm, gauge }) =>
-    dryMm === null ? [] : [Math.abs(dryMm / gauge.wantedMm - 1) <= SIZE_TOLERANCE],
-  );
-  return read.length === 0 ? null : { tried: read.length, held: read.filter(Boolean).length };
 };
 
 const Rows = (props: {
