@@ -28,7 +28,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   drawing: { below: ['core', 'words'], packages: [], why: 'Drawing knows no interface.' },
   files: {
     below: ['core', 'records', 'words', 'drawing'],
-    packages: ['fast-xml-parser', 'fflate', 'jspdf', 'papaparse', 'qrcode', 'svgpath', 'zod'],
+    packages: ['fast-xml-parser', 'fflate', 'ics', 'jspdf', 'papaparse', 'qrcode', 'svgpath', 'zod'],
     why: 'Files know no interface.',
   },
   store: {
@@ -54,7 +54,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   features: {
     below: ['core', 'records', 'words', 'drawing', 'files', 'store', 'workers', 'session', 'ui'],
     except: ['store/makeStore', 'store/idbBackend', 'store/memoryBackend'],
-    packages: ['@tanstack/react-query', 'lucide-react', 'react', 'react-router', 'zod'],
+    packages: ['@dnd-kit/core', '@tanstack/react-query', 'lucide-react', 'react', 'react-router', 'zod'],
     why: 'Features reach records through the session, and never each other.',
   },
   sample: { below: ['core', 'records'], packages: [], why: 'The sample is data.' },
@@ -104,6 +104,10 @@ export const CORE_ORDER = [
   'accuracy',
   'forecast',
   'batch',
+  'schedule',
+  'money',
+  'stock',
+  'cost',
   'advice',
 ];
 

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { closeSync, openSync, rmSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { seeded } from '../../src/core/evenness/random';
+import { seeded } from '../../src/core/numeric/random';
 import { expect, test } from '../jorrit';
 import { newProfile, pause, startBrowser } from './profile';
 import { measured, rounds } from './rounds';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { seeded } from '../../src/core/evenness/random';
+import { seeded } from '../../src/core/numeric/random';
 import { SAMPLE, expect, field, test } from '../jorrit';
 import { startBrowser, newProfile, pause } from './profile';
 import { measured, rounds } from './rounds';

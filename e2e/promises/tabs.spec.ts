@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { seeded } from '../../src/core/evenness/random';
+import { seeded } from '../../src/core/numeric/random';
 import { readWorkshop } from '../../src/files/readWorkshop';
 import { expect, test } from '../jorrit';
 import { pause } from './profile';

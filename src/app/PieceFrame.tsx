@@ -6,7 +6,8 @@ import { CardDialog } from '../features/card/CardDialog';
 import { fileName } from '../files/download';
 import { onePiece } from '../files/writeWorkshop';
 import type { Entry } from '../records/entry';
-import { newPiece, type Piece } from '../records/piece';
+import { newLine, newOrder, orderKind } from '../records/order';
+import { type Piece, pieceAgain } from '../records/piece';
 import { useNotify } from '../session/notices';
 import type { PieceContext } from '../session/pieceContext';
 import { issueText } from '../words/issues';
@@ -15,7 +16,13 @@ import { refusalOf } from '../core/plan/refusalOf';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
 import type { ChangeLabel } from '../session/changes';
-import { useAddPiece, useChangePiece, useChangeSettings, useDeletePiece } from '../session/useChanges';
+import {
+  useAdd,
+  useAddPiece,
+  useChangePiece,
+  useChangeSettings,
+  useDeletePiece,
+} from '../session/useChanges';
 import { benchLog, layings, weighings } from '../core/log/logParts';
 import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
 import { useLastTime } from '../session/useLastTime';
@@ -37,6 +44,7 @@ const STAGES = [
   { to: 'bench', text: 'Bench' },
   { to: 'finish', text: 'Finish' },
   { to: 'diary', text: 'Diary' },
+  { to: 'cost', text: 'Cost' },
 ] as const;
 
 /** A plan with the shrinkage changed is the felter's own, wherever the figure came from before. */
@@ -54,6 +62,7 @@ const usePieceActs = (piece: Piece) => {
   const navigate = useNavigate();
   const deletePiece = useDeletePiece();
   const add = useAddPiece();
+  const addOrder = useAdd(orderKind);
   const { undo } = useUndo();
   const { tell, failed } = useNotify();
   const save = (): void =>
@@ -62,26 +71,20 @@ const usePieceActs = (piece: Piece) => {
       ending => fileName(piece.name, ending),
     );
   const again = (plan: PlanInput = piece.plan, woolId: string | null = piece.woolId): void => {
-    const copy = withPlan(
-      newPiece({
-        id: chance.newId(),
-        name: `${piece.name}, again`,
-        now: nowIso(),
-        plan: piece.plan,
-        woolId,
-        shrinkageFrom: piece.shrinkageFrom,
-        colours: piece.colours,
-        recipe: piece.recipe,
-        way: piece.way,
-        judge: piece.judge,
-        habits: piece.habits,
-        finishing: piece.finishing,
-        after: piece.id,
-        laying: piece.laying,
-      }),
-      plan,
-    );
+    const planned = pieceAgain(piece, { id: chance.newId(), name: `${piece.name}, again`, now: nowIso() });
+    const copy = withPlan({ ...planned, woolId }, plan);
     add(copy).then(() => navigate(`/pieces/${copy.id}/plan`), failed);
+  };
+  /** A promise of one's own: this piece, by a day. */
+  const promise = (): void => {
+    const order = newOrder({
+      id: chance.newId(),
+      name: piece.name,
+      sort: 'gift',
+      now: nowIso(),
+      lines: [newLine({ id: chance.newId(), pieceId: piece.id, count: piece.plan.pieces })],
+    });
+    addOrder(order).then(() => navigate(`/orders/${order.id}`), failed);
   };
   const remove = (): void => {
     deletePiece(piece, `delete ${piece.name}`);
@@ -91,7 +94,7 @@ const usePieceActs = (piece: Piece) => {
     });
     void navigate('/');
   };
-  return { save, again, remove };
+  return { save, again, promise, remove };
 };
 
 /** On a phone: the other stages, units, light and help behind one button. */
@@ -126,7 +129,7 @@ const PieceStrip = ({
   readonly piece: Piece;
   readonly change: PieceContext['change'];
 }) => {
-  const { save, again, remove } = usePieceActs(piece);
+  const { save, again, promise, remove } = usePieceActs(piece);
   const roomy = useRoomy('lg');
   const roomyForStages = useRoomy('md');
   const atBench = useAtBench();
@@ -138,6 +141,7 @@ const PieceStrip = ({
     { text: 'Make again', run: () => again() },
     { text: 'Another size', run: () => setOtherwise(true) },
     { text: 'Recipe card', run: () => setCard(true) },
+    { text: 'Promise it by a day', run: promise },
     { text: 'Save piece', run: save },
     { text: 'Delete', run: remove },
   ];
@@ -182,11 +186,14 @@ const PieceStrip = ({
       {!atBench && (
         <div className="ml-auto flex gap-1">
           {roomy ? (
-            acts.map(a => (
-              <Button key={a.text} look="bare" onClick={a.run}>
-                {a.text}
-              </Button>
-            ))
+            <>
+              {acts.slice(0, 1).map(a => (
+                <Button key={a.text} look="bare" onClick={a.run}>
+                  {a.text}
+                </Button>
+              ))}
+              <Menu label="More" items={acts.slice(1)} />
+            </>
           ) : (
             <Menu label="More" items={acts} />
           )}

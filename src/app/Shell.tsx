@@ -77,6 +77,8 @@ const Notices = (props: {
 const PLACES = [
   { to: '/', text: 'Table' },
   { to: '/rack', text: 'Rack' },
+  { to: '/schedule', text: 'Schedule' },
+  { to: '/orders', text: 'Orders' },
   { to: '/projects', text: 'Projects' },
   { to: '/shelf', text: 'Shelf' },
   { to: '/record', text: 'Record' },
@@ -121,7 +123,7 @@ const Header = () => {
           <NavLink
             key={p.to}
             to={p.to}
-            end
+            end={p.to === '/'}
             className="flex min-h-9 items-center border-b-2 border-transparent px-2 aria-[current=page]:border-ink aria-[current=page]:font-semibold"
           >
             {p.text}

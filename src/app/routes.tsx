@@ -35,6 +35,39 @@ const routes = (first: First): RouteObject[] => [
         lazy: async () => ({ Component: (await import('../features/rack/RackView')).RackView }),
       },
       {
+        path: 'schedule',
+        lazy: async () => ({ Component: (await import('../features/schedule/ScheduleView')).ScheduleView }),
+      },
+      {
+        lazy: async () => ({ Component: (await import('./TradeFrame')).TradeFrame }),
+        children: guarded([
+          {
+            path: 'orders',
+            lazy: async () => ({ Component: (await import('../features/orders/OrdersView')).OrdersView }),
+          },
+          {
+            path: 'orders/:orderId',
+            lazy: async () => ({ Component: (await import('../features/orders/OrderView')).OrderView }),
+          },
+          {
+            path: 'stock/:productId?',
+            lazy: async () => ({ Component: (await import('../features/stock/StockView')).StockView }),
+          },
+          {
+            path: 'classes',
+            lazy: async () => ({ Component: (await import('../features/classes/ClassesView')).ClassesView }),
+          },
+          {
+            path: 'classes/:classId',
+            lazy: async () => ({ Component: (await import('../features/classes/ClassView')).ClassView }),
+          },
+          {
+            path: 'hours',
+            lazy: async () => ({ Component: (await import('../features/hours/HoursView')).HoursView }),
+          },
+        ]),
+      },
+      {
         path: 'record',
         lazy: async () => ({ Component: (await import('../features/record/RecordView')).RecordView }),
       },
@@ -100,6 +133,10 @@ const routes = (first: First): RouteObject[] => [
           {
             path: 'diary',
             lazy: async () => ({ Component: (await import('../features/diary/DiaryView')).DiaryView }),
+          },
+          {
+            path: 'cost',
+            lazy: async () => ({ Component: (await import('../features/cost/CostView')).CostView }),
           },
         ]),
       },

@@ -27,6 +27,10 @@ export const LIMITS = {
   micron: { least: 1, most: 1000 },
   /** Money for 100 g, in whatever is counted. */
   price: { least: 0, most: 1e9 },
+  /** A sum of money in the smallest unit. */
+  minor: { least: 0, most: 1e12 },
+  /** Things in stock. */
+  stock: { least: 0, most: 1_000_000 },
   ropeGPerM: { least: 0.001, most: 100_000 },
   coordinateMm: { least: -100_000, most: 100_000 },
   /** Side of a swatch as laid, mm. */

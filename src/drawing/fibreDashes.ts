@@ -1,4 +1,4 @@
-import { seeded } from '../core/evenness/random';
+import { seeded } from '../core/numeric/random';
 import type { Box, Point } from '../core/outline/polygon';
 
 /** A stroke of fibre on the drawing, mm. */

@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { type Random, seeded } from '../core/evenness/random';
+import { type Random, seeded } from '../core/numeric/random';
 import { hashOf } from '../core/hashOf';
 import { planOf } from '../core/plan/planOf';
 import { pieceKind } from '../records/piece';

@@ -1,6 +1,11 @@
 import type { StoredRecord } from './common';
 import type { Kind } from './kind';
+import { classKind } from './feltClass';
+import { orderKind } from './order';
 import { partKind } from './part';
+import { productKind } from './product';
+import { stockEntryKind } from './stockEntry';
+import { workplaceKind } from './workplace';
 import { pieceKind } from './piece';
 import { projectKind } from './project';
 import { recipeKind } from './recipe';
@@ -15,4 +20,9 @@ export const KINDS: ReadonlyArray<Kind<StoredRecord>> = [
   recipeKind,
   partKind,
   projectKind,
+  productKind,
+  stockEntryKind,
+  orderKind,
+  classKind,
+  workplaceKind,
 ];

@@ -224,3 +224,25 @@ export const newPiece = (of: {
   finishing: of.finishing ?? null,
   result: { readings: {}, grams: null, thicknessMm: null, finishedAt: null, fit: null },
 });
+
+/** A new piece planned and worked as another was; what came of that one stays with it. */
+export const pieceAgain = (
+  before: Piece,
+  of: { readonly id: string; readonly now: string; readonly name: string },
+): Piece => {
+  const { plan, woolId, shrinkageFrom, colours, recipe, way, judge, habits, finishing, laying } = before;
+  return newPiece({
+    ...of,
+    plan,
+    woolId,
+    shrinkageFrom,
+    colours,
+    recipe,
+    way,
+    judge,
+    habits,
+    finishing,
+    laying,
+    after: before.id,
+  });
+};

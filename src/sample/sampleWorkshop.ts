@@ -12,6 +12,7 @@ import { newProject, type Project } from '../records/project';
 import { PROJECT_KINDS } from '../core/project/projectKinds';
 import { newWool, type Wool } from '../records/wool';
 import { PIECES, type SamplePiece } from './samplePieces';
+import { sampleTrade } from './sampleTrade';
 import { reading } from './steps';
 
 const HOUR = 3_600_000;
@@ -64,6 +65,7 @@ const shelf = (now: string): readonly Wool[] => {
       form: 'batt',
       colour: '#cdbf9f',
       gramsCounted: 1450,
+      per100g: 1.9,
       notes: 'Coarse; for the inside and for pads.',
     }),
     wool('wool-fog', {
@@ -258,6 +260,7 @@ export const sampleWorkshop = (now: string): Snapshot => {
       ...recipes(now),
       ...parts(now),
       ...projects(now),
+      ...sampleTrade(now, hoursAgo => at(now, hoursAgo)),
     ],
     entries: made.flatMap(m => m.entries),
     unread: [],

@@ -19,11 +19,14 @@ export const isoTime = (ms: number): string => new Date(ms).toISOString();
 
 const two = (n: number): string => String(n).padStart(2, '0');
 
-/** The day of a stored time where the felter is, as 2026-03-01. */
-export const localDay = (iso: string): string => {
-  const d = new Date(iso);
+/** The day a moment is in where the felter is, as 2026-03-01. @param ms since 1970 */
+export const dayOf = (ms: number): string => {
+  const d = new Date(ms);
   return `${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}`;
 };
+
+/** The day of a stored time where the felter is, as 2026-03-01. */
+export const localDay = (iso: string): string => dayOf(Date.parse(iso));
 
 /** A moment where the felter is, as they would say it: Sat 28 Nov, 14:05. @param ms since 1970 */
 export const localMoment = (ms: number): string =>
@@ -35,6 +38,14 @@ export const localMoment = (ms: number): string =>
     minute: '2-digit',
     hourCycle: 'h23',
   }).format(ms);
+
+/** A time of day where the felter is: 14:05. @param ms since 1970 */
+export const localTime = (ms: number): string =>
+  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(ms);
+
+/** A day where the felter is, as they would say it: Sat 28 Nov. @param ms since 1970 */
+export const sayDay = (ms: number): string =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }).format(ms);
 
 /** When the felter's own day began, ms since 1970; a day of 23 or 25 hours begins at its midnight too. */
 export const dayStartMs = (now: number): number => new Date(now).setHours(0, 0, 0, 0);

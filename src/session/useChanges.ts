@@ -16,7 +16,8 @@ import { useWorkshop } from './workshop';
 
 type Change<T> = (id: string, change: (record: T) => T, told: ChangeLabel) => void;
 
-const useChange = <T extends StoredRecord>(kind: Kind<T>): Change<T> => {
+/** Changes a record of a kind at once on the screen and durably behind it, and remembers how to undo it. */
+export const useChange = <T extends StoredRecord>(kind: Kind<T>): Change<T> => {
   const workshop = useWorkshop();
   const { failed, tell } = useNotify();
   return useCallback(
@@ -49,7 +50,7 @@ export const useChangePart = (): Change<Part> => useChange(partKind);
 export const useChangeProject = (): Change<Project> => useChange(projectKind);
 
 /** Deletes a record: it goes to the bin, and undo brings it back. */
-const useDelete = <T extends StoredRecord>(kind: Kind<T>): ((record: T, label: string) => void) => {
+export const useDelete = <T extends StoredRecord>(kind: Kind<T>): ((record: T, label: string) => void) => {
   const change = useChange(kind);
   const { nowIso } = useWorkshop();
   return useCallback(
@@ -69,7 +70,8 @@ export const useDeleteRecipe = (): ((recipe: OwnRecipe, label: string) => void) 
 export const useDeletePart = (): ((part: Part, label: string) => void) => useDelete(partKind);
 export const useDeleteProject = (): ((project: Project, label: string) => void) => useDelete(projectKind);
 
-const useAdd = <T extends StoredRecord>(kind: Kind<T>): ((record: T) => Promise<void>) => {
+/** Puts a new record of a kind in; undo takes it out again. */
+export const useAdd = <T extends StoredRecord>(kind: Kind<T>): ((record: T) => Promise<void>) => {
   const workshop = useWorkshop();
   return useCallback(record => addRecord(workshop, kind, record), [workshop, kind]);
 };

@@ -1,41 +1,80 @@
 import { useMemo } from 'react';
 import { stageOf } from '../core/log/stageOf';
 import { benchLog } from '../core/log/logParts';
-import { planOf } from '../core/plan/planOf';
 import { type Need, type NeedSum, sumNeeds } from '../core/project/needs';
-import { pileList } from '../core/wool/pileList';
+import type { StockState } from '../core/stock/ledger';
+import { classKind, type FeltClass } from '../records/feltClass';
 import type { Part } from '../records/part';
-import { type Piece, pieceWools } from '../records/piece';
+import { type Product, productKind } from '../records/product';
 import type { Project } from '../records/project';
 import { logsSince } from './logsSince';
-import { useAllEntries, useParts, usePieces, useProjects, useWools } from './useRecords';
+import { lineWants, woolsLike } from './orderNeeds';
+import { useOpenWork } from './useOpenWork';
+import { useStock } from './useStock';
+import { useAllEntries, useLive, useParts, usePieces, useProjects, useWools } from './useRecords';
 import { useGramsLeft } from './useShelf';
 
-/** How much of each part is left: what was counted, less what was put together since; null where it was never counted. */
+/** So much of a part that went off the shelf, or came back, at a time. */
+interface PartTaking {
+  readonly partId: string | null;
+  readonly count: number;
+  readonly atMs: number;
+}
+
+const ofProjects = (projects: readonly Project[]): readonly PartTaking[] =>
+  projects.flatMap(({ doneAt, parts }) =>
+    doneAt === null ? [] : parts.map(({ partId, count }) => ({ partId, count, atMs: Date.parse(doneAt) })),
+  );
+
+/** What was put together by the dozen has its line in the ledger only: its parts are those of the project it is made like. */
+const ofLedger = (
+  states: ReadonlyMap<string, StockState>,
+  of: { readonly products: readonly Product[]; readonly projects: readonly Project[] },
+): readonly PartTaking[] =>
+  of.products.flatMap(({ id, projectId }) => {
+    const project = of.projects.find(p => p.id === projectId);
+    if (!project) return [];
+    return (states.get(id)?.lines ?? [])
+      .filter(l => l.entry.move === 'made')
+      .flatMap(({ entry }) =>
+        project.parts.map(({ partId, count }) => ({
+          partId,
+          count: count * entry.count,
+          atMs: Date.parse(entry.at),
+        })),
+      );
+  });
+
+const ofClasses = (classes: readonly FeltClass[]): readonly PartTaking[] =>
+  classes.flatMap(({ parts, packedAt, packedKits, back }) =>
+    packedAt === null
+      ? []
+      : parts.flatMap(({ partId, count }) => [
+          { partId, count: count * packedKits, atMs: Date.parse(packedAt) },
+          ...(back ? [{ partId, count: -count * back.kits, atMs: Date.parse(back.at) }] : []),
+        ]),
+  );
+
+/** How much of each part is left: what was counted, less what was put together or packed since; null where it was never counted. */
 export const usePartsLeft = (): ((part: Part) => number | null) => {
   const projects = useProjects();
+  const products = useLive(productKind);
+  const classes = useLive(classKind);
+  const { states } = useStock();
   return useMemo(() => {
-    const done = (projects ?? []).filter(p => p.doneAt !== null);
-    return ({ id, counted, countedAt }) =>
+    const known = projects ?? [];
+    const takings = [
+      ...ofProjects(known),
+      ...ofLedger(states, { products: products ?? [], projects: known }),
+      ...ofClasses(classes ?? []),
+    ];
+    return ({ id, counted, countedAt, createdAt }) =>
       counted === null
         ? null
-        : done
-            .filter(p => Date.parse(p.doneAt ?? '') > Date.parse(countedAt ?? p.createdAt))
-            .flatMap(p => p.parts)
-            .reduce((left, used) => (used.partId === id ? left - used.count : left), counted);
-  }, [projects]);
-};
-
-/** Grams of each wool that a piece is planned of. */
-const woolNeeds = (piece: Piece): readonly Need[] => {
-  const plan = planOf(piece.plan);
-  if (!plan.ok || !plan.value.weigh) return [];
-  const { weigh } = plan.value;
-  const piles = pileList(weigh, pieceWools(piece));
-  const times = weigh.times / (piles.at(-1)?.piece ?? 1);
-  return piles.flatMap(({ woolId, grams }) =>
-    woolId === null ? [] : [{ id: woolId, amount: grams * times, of: piece.name }],
-  );
+        : takings
+            .filter(t => t.partId === id && t.atMs > Date.parse(countedAt ?? createdAt))
+            .reduce((left, t) => left - t.count, counted);
+  }, [projects, products, classes, states]);
 };
 
 const partNeeds = (projects: readonly Project[]): readonly Need[] =>
@@ -47,7 +86,7 @@ const partNeeds = (projects: readonly Project[]): readonly Need[] =>
       ),
     );
 
-/** What all that is planned needs of wool and parts, against what is there; what is short first. */
+/** What all that is planned and promised needs of wool and parts, against what is there; what is short first. */
 export const useNeeds = (): { readonly wools: readonly NeedSum[]; readonly parts: readonly NeedSum[] } => {
   const pieces = usePieces();
   const projects = useProjects();
@@ -60,14 +99,16 @@ export const useNeeds = (): { readonly wools: readonly NeedSum[]; readonly parts
     const logs = logsSince(entries, 0);
     return (pieces ?? [])
       .filter(p => stageOf(benchLog(logs.get(p.id) ?? []), p.result.finishedAt) === 'planned')
-      .flatMap(woolNeeds);
+      .flatMap(p => woolsLike(p, p.plan.pieces, p.name));
   }, [pieces, entries]);
+  const { book, lines } = useOpenWork();
+  const promised = useMemo(() => lines.map(line => lineWants(line, book)), [lines, book]);
   return {
-    wools: sumNeeds(planned, id => {
+    wools: sumNeeds([...planned, ...promised.flatMap(p => p.wools)], id => {
       const wool = wools.find(w => w.id === id);
       return wool ? gramsLeft(wool) : null;
     }),
-    parts: sumNeeds(partNeeds(projects ?? []), id => {
+    parts: sumNeeds([...partNeeds(projects ?? []), ...promised.flatMap(p => p.parts)], id => {
       const part = parts.find(p => p.id === id);
       return part ? partsLeft(part) : null;
     }),

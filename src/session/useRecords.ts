@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import type { StoredRecord } from '../records/common';
 import type { Entry } from '../records/entry';
 import type { Kind } from '../records/kind';
@@ -16,6 +17,12 @@ const NONE: readonly never[] = [];
 /** Every record of a kind, deleted ones too; null while they are read. */
 const useAll = <T extends StoredRecord>(kind: Kind<T>): readonly T[] | null =>
   useQuery(useWorkshop().cache.list(kind)).data ?? null;
+
+/** Records of a kind that are not deleted; null while they are read. */
+export const useLive = <T extends StoredRecord>(kind: Kind<T>): readonly T[] | null => {
+  const all = useAll(kind);
+  return useMemo(() => all?.filter(r => r.deletedAt === null) ?? null, [all]);
+};
 
 /** Pieces that are not deleted; null while they are read. */
 export const usePieces = (): readonly Piece[] | null => {

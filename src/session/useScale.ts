@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { seeded } from '../core/evenness/random';
+import { seeded } from '../core/numeric/random';
 import { isStill, scaleLine, type ScaleUnit } from '../core/wool/scaleLine';
 import { type SimulatedScale, simulatedScale } from '../core/wool/simulatedScale';
 import { serialScale } from './serialScale';

@@ -10,6 +10,7 @@ import type { FeltingRecord } from '../core/felting/likelihood';
 import type { RecordedPiece, RecordedProject, RecordedSwatch, RecordRow } from '../core/record/recordRow';
 import type { PieceAccuracy, ReplayedPiece } from '../core/accuracy/accuracyOf';
 import type { Issue } from '../core/issues';
+import type { OpenWork, PlannedWork, PromiseReadiness } from '../core/schedule/planWork';
 import type { Polygon } from '../core/outline/polygon';
 import type { Result } from '../core/result';
 import type { Orientation, PaperName } from '../drawing/sheets';
@@ -115,6 +116,16 @@ export interface Jobs {
     readonly request: { readonly bytes: Uint8Array<ArrayBuffer> };
     readonly answer: Result<RecipeCard>;
   };
+  /** All open work laid into the maker's hours. */
+  readonly schedule: {
+    readonly request: { readonly open: OpenWork };
+    readonly answer: PlannedWork;
+  };
+  /** How likely each promise is to be ready. */
+  readonly readiness: {
+    readonly request: { readonly open: OpenWork; readonly rank: readonly number[] };
+    readonly answer: readonly PromiseReadiness[];
+  };
   readonly blends: {
     readonly request: { readonly wanted: string; readonly shelf: readonly Fibre[] };
     readonly answer: readonly Blend[];
@@ -141,6 +152,8 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   recipeCardPdf: 30_000,
   readRecipe: 30_000,
   accuracy: 60_000,
+  schedule: 30_000,
+  readiness: 60_000,
 };
 
 /** One ask of each job: the name tells which. */

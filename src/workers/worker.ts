@@ -76,6 +76,14 @@ const WORK: JobRunner = {
     const { accuracyOf } = await import('../core/accuracy/accuracyOf');
     return { answer: accuracyOf(pieces, swatches, { progress }) };
   },
+  schedule: async ({ open }) => {
+    const { planWork } = await import('../core/schedule/planWork');
+    return { answer: planWork(open) };
+  },
+  readiness: async ({ open, rank }, progress) => {
+    const { readinessOf } = await import('../core/schedule/planWork');
+    return { answer: readinessOf(open, rank, progress) };
+  },
   recipeCardPdf: async ({ page, paper, copies }) => {
     const { recipeCardPdf } = await import('../files/recipeCardPdf');
     return handedOver(recipeCardPdf(page, { paper, copies, fontBase64: await font() }));

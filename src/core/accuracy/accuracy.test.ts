@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { normal, seeded } from '../evenness/random';
+import { normal, seeded } from '../numeric/random';
 import { addWork, balancedWork, FELTING, GENERAL_PRIOR, NO_WORK } from '../felting/feltingModel';
 import { infer } from '../felting/infer';
 import type { FeltingRecord } from '../felting/likelihood';

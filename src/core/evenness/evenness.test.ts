@@ -6,7 +6,7 @@ import { evenness, type Evenness } from './evenness';
 import { footprint, footprintSquared, type Hand, scattered, USUAL_HAND } from './hand';
 import type { Field } from './field';
 import { layOut } from './layOut';
-import { normal, seeded } from './random';
+import { normal, seeded } from '../numeric/random';
 
 const EQUAL: Hand = { ...USUAL_HAND, unequal: 0 };
 const SQUARE = box(1000, 1000);

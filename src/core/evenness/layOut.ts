@@ -2,7 +2,7 @@ import { boundsOf, type Polygon } from '../outline/polygon';
 import type { Field } from './field';
 import type { Hand } from './hand';
 import { rowSites } from './rowSites';
-import { normal, type Random } from './random';
+import { normal, type Random } from '../numeric/random';
 import { type Rows, shingleFootprint } from './shingle';
 import { type Stamp, stampsOf } from './stamps';
 

@@ -1,6 +1,6 @@
 import type { Hand } from './hand';
 import type { Field } from './field';
-import { normal, type Random } from './random';
+import { normal, type Random } from '../numeric/random';
 import { pitchOf, type Rows } from './shingle';
 
 /** Where the middle of one wisp lies, mm, and which way its tip points, radians. */

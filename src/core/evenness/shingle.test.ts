@@ -3,7 +3,7 @@ import { box } from '../outline/shapes';
 import { USUAL_HAND } from './hand';
 import type { Field } from './field';
 import { layOut } from './layOut';
-import { seeded } from './random';
+import { seeded } from '../numeric/random';
 import { pitchOf, type Rows, shingledVariation, shingleFootprint, TIDINESS } from './shingle';
 
 // The layer of a cosy: 200 wisps of 0.15 g on 40 × 45 cm, in rows 6 cm apart, a wisp every 1.5 cm.

@@ -3,7 +3,7 @@ import { type Evenness, evenness } from './evenness';
 import type { Hand } from './hand';
 import type { Field } from './field';
 import { type Layer, layOut } from './layOut';
-import { seeded } from './random';
+import { seeded } from '../numeric/random';
 import type { Rows } from './shingle';
 
 const mean = (all: readonly Evenness[], of: (e: Evenness) => number): number =>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { normal, seeded } from '../evenness/random';
+import { normal, seeded } from '../numeric/random';
 import { pooledPrior, type PriorEvidence, marginals, swatchEvidence } from './pooledPrior';
 import {
   balancedWork,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { normal, seeded } from '../evenness/random';
+import { normal, seeded } from '../numeric/random';
 import { type DriedPiece, dryingRange, ownDrying } from './ownDrying';
 
 const dried = (n: number, ratio: number, more: Partial<DriedPiece> = {}): DriedPiece => ({

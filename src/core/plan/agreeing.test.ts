@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { linksOf } from '../chain/quantities';
 import { solveChain } from '../chain/solveChain';
-import { seeded } from '../evenness/random';
+import { seeded } from '../numeric/random';
 import { FORM_KINDS } from '../forms/kinds/registry';
 import { chainContext, formLayer } from './chainOfPlan';
 import { makePlan } from './makePlan';

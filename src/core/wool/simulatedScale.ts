@@ -1,4 +1,4 @@
-import { normal, type Random } from '../evenness/random';
+import { normal, type Random } from '../numeric/random';
 
 /** A simulated kitchen scale: it settles, trembles and drifts as a real one does, and says lines of text. */
 export interface SimulatedScale {

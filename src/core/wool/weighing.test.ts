@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../evenness/random';
+import { seeded } from '../numeric/random';
 import { pileList, partsOf, pilesOfStep, woolNeeds } from './pileList';
 import { isStill, scaleLine } from './scaleLine';
 import { simulatedScale } from './simulatedScale';

@@ -1,39 +1,19 @@
-import { useMemo, useState } from 'react';
-import { outcome } from '../../core/plan/outcome';
-import { planOf } from '../../core/plan/planOf';
+import { useState } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
 import type { UnitSystem } from '../../core/units/units';
 import { download, fileName } from '../../files/download';
 import { CARD_PAPERS, type CardPaper, fitsCode } from '../../files/recipeCardPdf';
 import { recipeFile } from '../../files/recipeText';
 import type { Piece } from '../../records/piece';
-import { type CardResult, cardOf } from '../../records/recipeCard';
-import { cardPage } from '../../session/cardPage';
-import { useNotify } from '../../session/notices';
-import { useAllPieces, useWools } from '../../session/useRecords';
-import { useWorkshop } from '../../session/workshop';
+import { useRecipeCard } from '../../session/useRecipeCard';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Dialog } from '../../ui/Dialog';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
-import { issueText } from '../../words/issues';
 
 const PAPERS: readonly CardPaper[] = ['a5', 'a4', 'letter'];
 const MOST_COPIES = 60;
-
-/** How a piece and those made again from it came out, the last first. */
-const resultsOf = (piece: Piece, all: readonly Piece[]): readonly CardResult[] =>
-  all
-    .filter(p => (p.id === piece.id || p.after === piece.id) && p.deletedAt === null)
-    .flatMap((p): CardResult[] => {
-      const { finishedAt, grams } = p.result;
-      const plan = planOf(p.plan);
-      if (finishedAt === null || !plan.ok) return [];
-      const { along, across } = outcome(plan.value.form, p.result, null);
-      return [{ along, across, grams, finishedAt }];
-    })
-    .toSorted((a, b) => (a.finishedAt < b.finishedAt ? 1 : -1));
 
 /** A recipe passed on: printed, with the code that holds it, or as a file. */
 export const CardDialog = (props: {
@@ -44,27 +24,9 @@ export const CardDialog = (props: {
   readonly onOpenChange: (open: boolean) => void;
 }) => {
   const { piece, plan, units } = props;
-  const wools = useWools();
-  const all = useAllPieces();
-  const { workers } = useWorkshop();
-  const { tell, failed } = useNotify();
   const [paper, setPaper] = useState<CardPaper>('a5');
   const [copies, setCopies] = useState(1);
-  const card = useMemo(() => cardOf(piece, wools, resultsOf(piece, all)), [piece, wools, all]);
-  const page = useMemo(
-    () => cardPage(piece, plan, { card, wools, units }),
-    [piece, plan, card, wools, units],
-  );
-  const print = (): void => {
-    workers.long
-      .run('recipeCardPdf', { page, paper, copies })
-      .then(made =>
-        made.ok
-          ? download(fileName(`${piece.name} recipe`, 'pdf'), 'application/pdf', made.value)
-          : tell({ text: made.issues.map(issueText).join(' ') }),
-      )
-      .catch(failed);
-  };
+  const { card, page, print } = useRecipeCard(piece, plan, units);
   return (
     <Dialog open={props.open} onOpenChange={props.onOpenChange} title="Recipe card">
       <div className="flex flex-col gap-4">
@@ -94,7 +56,7 @@ export const CardDialog = (props: {
           />
         </div>
         <div className="flex flex-wrap gap-2">
-          <Button look="main" onClick={print}>
+          <Button look="main" onClick={() => print(paper, copies)}>
             {copies === 1 ? 'Save the card as PDF' : `Save ${copies} cards as PDF`}
           </Button>
           <Button

@@ -1,4 +1,3 @@
-import { useId } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { showQuantity } from '../../core/units/units';
 import type { Project } from '../../records/project';
@@ -10,6 +9,7 @@ import { usePieces, useProjects, useSettings } from '../../session/useRecords';
 import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
+import { DateField } from '../../ui/DateField';
 import { PictureInput } from '../../ui/PictureInput';
 import { TextField } from '../../ui/TextField';
 import { useTitle } from '../../ui/useTitle';
@@ -87,7 +87,6 @@ const Ending = ({ project, change }: SectionProps) => {
 
 const ProjectOf = ({ project }: { readonly project: Project }) => {
   useTitle(project.name);
-  const dueId = useId();
   const changeProject = useChangeProject();
   const remove = useDeleteProject();
   const { undo } = useUndo();
@@ -106,20 +105,11 @@ const ProjectOf = ({ project }: { readonly project: Project }) => {
           required
           onText={name => change(p => ({ ...p, name: name.slice(0, 200) }), 'name')}
         />
-        <div className="flex flex-col">
-          <label htmlFor={dueId} className="text-[13px] text-chalk">
-            Wanted on
-          </label>
-          <input
-            id={dueId}
-            type="date"
-            className="rounded-bench border border-rim bg-soap px-2 py-1"
-            value={project.due ?? ''}
-            onChange={e =>
-              change(p => ({ ...p, due: e.target.value === '' ? null : e.target.value }), 'wanted on')
-            }
-          />
-        </div>
+        <DateField
+          label="Wanted on"
+          value={project.due}
+          onDay={due => change(p => ({ ...p, due }), 'wanted on')}
+        />
         <Button
           look="bare"
           onClick={() => {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { shelfWorth } from '../../core/cost/shelfWorth';
 import { issueText } from '../../words/issues';
 import { download } from '../../files/download';
 import { type ReadShelf, readShelfCsv, writeShelfCsv } from '../../files/shelfCsv';
@@ -11,6 +12,7 @@ import { useAddWool } from '../../session/useChanges';
 import { useSettings, useWools } from '../../session/useRecords';
 import { textOf } from '../../files/textOf';
 import { useGramsLeft } from '../../session/useShelf';
+import { useMoney } from '../../session/useWorkplace';
 import { useShelfImport } from '../../session/useShelfImport';
 import { Button, buttonClass } from '../../ui/Button';
 import { Select, wordOptions } from '../../ui/Select';
@@ -53,6 +55,24 @@ const useTable = () => {
     setSaid(`Imported: ${added} new, ${changed} updated.`);
   };
   return { problems, said, onFile: (file: File): void => void read(file).catch(failed) };
+};
+
+/** What lies there is worth at what was paid for it. */
+const Worth = () => {
+  const wools = useWools().filter(w => w.deletedAt === null);
+  const left = useGramsLeft();
+  const { places, show } = useMoney();
+  const { total, open } = shelfWorth(
+    wools.map(w => ({ left: left(w), per100g: w.per100g })),
+    places,
+  );
+  if (total === 0) return null;
+  return (
+    <p className="text-[13px] text-chalk">
+      Worth {show(total)} by your prices
+      {open > 0 && `; ${open} without a price or a count are not in it`}.
+    </p>
+  );
 };
 
 /** The shelf: wools, cloths and what decorates them; what is left of each and what it is expected to do. */
@@ -102,6 +122,7 @@ export const ShelfView = () => {
               Add a wool
             </Button>
           </div>
+          <Worth />
           <div className="my-2 flex flex-wrap items-end gap-3">
             <TextField className="w-32" label="Find" value={find} onText={setFind} />
             <Select

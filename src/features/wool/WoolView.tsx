@@ -15,7 +15,6 @@ import { useLayers } from '../../session/useLayers';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
-import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { ViewLayout } from '../../ui/ViewLayout';
 import { UNDYED } from '../../core/wool/undyed';
@@ -25,7 +24,7 @@ import { Table } from '../../ui/table/Table';
 import { Batch } from './Batch';
 import { EvennessMap } from './EvennessMap';
 import { EvennessPanel, handOf, inLayers } from './EvennessPanel';
-import { KitDialog } from './KitDialog';
+import { PlanClass } from './PlanClass';
 import { LayerColours } from './LayerColours';
 import { LayerChoice } from './LayerChoice';
 import { LayUp } from './LayUp';
@@ -114,7 +113,6 @@ export const WoolView = () => {
     [plan, fold, face],
   );
   const [chosen, setChosen] = useState(0);
-  const [kits, setKits] = useState(false);
   const rings = useMemo(() => ringsOf(scene), [scene]);
   const plannedGsm = (plan.ok && plan.value.values.arealLaid) || 0;
   const layout = useEvenness({ rings, plannedGsm });
@@ -234,19 +232,7 @@ export const WoolView = () => {
               />
             )}
             <WeighOut context={context} piles={piles} stepG={weigh.stepG} />
-            <Button className="mt-3" onClick={() => setKits(true)}>
-              Kits for a class
-            </Button>
-            {kits && (
-              <KitDialog
-                context={context}
-                weigh={weigh}
-                form={form}
-                way={way}
-                open={kits}
-                onOpenChange={setKits}
-              />
-            )}
+            <PlanClass piece={context.piece} />
             <Weighing context={context} weigh={weigh} />
             {!form.solid && (
               <EvennessPanel

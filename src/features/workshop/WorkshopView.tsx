@@ -1,11 +1,13 @@
 import { type CSSProperties, useMemo } from 'react';
 import { Link } from 'react-router';
 import { MM_PER_INCH } from '../../core/units/constants';
-import { localMoment } from '../../session/clock';
+import { dayOf, localMoment, sayDay } from '../../session/clock';
 import { useLogs } from '../../session/useLogs';
 import { useNow } from '../../session/useNow';
+import { useOpenWork } from '../../session/useOpenWork';
 import { useRack } from '../../session/useRack';
 import { usePieces, useSettings, useWools } from '../../session/useRecords';
+import { dayAfter, momentOf } from '../../session/workHours';
 import { buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
@@ -79,6 +81,34 @@ const Waiting = () => {
 };
 const LOOKS_MS = 15_000;
 
+/** What is wanted within so many days is told on the table. */
+const SOON_DAYS = 14;
+
+/** What was promised and is due soon, the earliest first. */
+const DueSoon = () => {
+  const { book, lines } = useOpenWork();
+  const until = dayAfter(dayOf(book.nowMs), SOON_DAYS);
+  const soon = book.orders
+    .filter(o => o.doneAt === null && o.due !== null && o.due <= until)
+    .toSorted((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1));
+  if (soon.length === 0) return null;
+  return (
+    <ul aria-label="Due soon" className="mb-4 max-w-3xl border-l-4 border-wanted pl-3">
+      {soon.map(order => {
+        const left = lines.filter(l => l.orderId === order.id).reduce((sum, l) => sum + l.toMake, 0);
+        return (
+          <li key={order.id}>
+            <Link to={`/orders/${order.id}`} className="hover:underline">
+              {order.name}: {sayDay(momentOf(order.due ?? '', '12:00'))},{' '}
+              {left > 0 ? `${left} still to make` : 'all of it is there'}.
+            </Link>
+          </li>
+        );
+      })}
+    </ul>
+  );
+};
+
 const Empty = () => (
   <div className="max-w-prose p-8">
     <h2 className="text-3xl font-semibold">The table is empty.</h2>
@@ -128,6 +158,7 @@ export const WorkshopView = () => {
       </div>
       <Unreadable />
       <Waiting />
+      <DueSoon />
       {PLACES.map(({ stage, name }) => {
         const here = all.filter(laid => laid.context === stage);
         return (

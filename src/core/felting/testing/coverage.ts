@@ -1,4 +1,4 @@
-import { normal, seeded } from '../../evenness/random';
+import { normal, seeded } from '../../numeric/random';
 import { addWork, balancedWork, GENERAL_PRIOR, guessedWork, NO_WORK, sumWork } from '../feltingModel';
 import { BY_FEEL } from '../../acts/byFeel';
 import type { Judge } from '../../acts/vocabulary';

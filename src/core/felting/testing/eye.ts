@@ -1,5 +1,5 @@
 import type { DrawingMark } from '../../acts/vocabulary';
-import { normal, type Random } from '../../evenness/random';
+import { normal, type Random } from '../../numeric/random';
 import type { Gauge } from '../../forms/formKind';
 import { finishedMm, laidMm } from '../../quantity';
 import { drawingRange, type LogRange, meanRange } from '../drawingRange';

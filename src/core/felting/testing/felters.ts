@@ -1,4 +1,4 @@
-import { type Random, seeded } from '../../evenness/random';
+import { type Random, seeded } from '../../numeric/random';
 import { addWork, GENERAL_PRIOR, NO_WORK, type FeltingWork } from '../feltingModel';
 import { forecastPiece } from '../forecastPiece';
 import type { MoveSize } from '../nextMove';

@@ -1,4 +1,4 @@
-import { normal, type Random } from '../../evenness/random';
+import { normal, type Random } from '../../numeric/random';
 import {
   type Prior,
   driftSd,

@@ -1,0 +1,59 @@
+import { useDroppable } from '@dnd-kit/core';
+import type { ReactNode } from 'react';
+import { localTime } from '../../session/clock';
+import { taskWords } from '../../words/schedule';
+import { type Axis, type DayRow, percentAt } from './dayRows';
+
+/** So many waits are drawn one under the other; the rest are told. */
+const MOST_WAITS = 4;
+
+/** One day: its hours light, blocks of hands over them, waits as lines below, a tick for each hour. */
+export const DayLane = (props: {
+  readonly row: DayRow;
+  readonly axis: Axis;
+  readonly nowMs: number;
+  readonly children: ReactNode;
+}) => {
+  const { row, axis } = props;
+  const { day, waits } = row;
+  const { setNodeRef, isOver } = useDroppable({ id: day });
+  const ticks = Array.from({ length: axis.to - axis.from - 1 }, (_, i) => axis.from + i + 1);
+  const at = (ms: number): number => percentAt(ms, day, axis);
+  const shown = waits.slice(0, MOST_WAITS);
+  return (
+    <div
+      ref={setNodeRef}
+      className={`relative h-16 border border-rim bg-table ${isOver ? 'outline-2 outline-laid' : ''}`}
+    >
+      {row.hours.map(h => (
+        <div
+          key={h.startMs}
+          className="absolute inset-y-0 bg-steam"
+          style={{ left: `${at(h.startMs)}%`, width: `${at(h.endMs) - at(h.startMs)}%` }}
+        />
+      ))}
+      {ticks.map(hour => (
+        <div
+          key={hour}
+          className="absolute top-0 h-2 border-l border-chalk"
+          style={{ left: `${(100 * (hour - axis.from)) / (axis.to - axis.from)}%` }}
+        />
+      ))}
+      {shown.map((wait, i) => (
+        <div
+          key={wait.task.id}
+          role="img"
+          aria-label={`${taskWords(wait.task)}: waits until ${localTime(wait.overMs)}`}
+          title={`${taskWords(wait.task)}: waits until ${localTime(wait.overMs)}`}
+          className="absolute border-t-2 border-dashed border-now"
+          style={{
+            left: `${at(wait.startMs)}%`,
+            width: `${Math.max(0.5, at(wait.endMs) - at(wait.startMs))}%`,
+            bottom: `${2 + 5 * (MOST_WAITS - 1 - i)}px`,
+          }}
+        />
+      ))}
+      {props.children}
+    </div>
+  );
+};

@@ -1,0 +1,113 @@
+import {
+  DndContext,
+  type DragEndEvent,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { useRef, useState } from 'react';
+import { localTime, sayDay } from '../../session/clock';
+import { momentOf } from '../../session/workHours';
+import { Button } from '../../ui/Button';
+import { lengthWords, taskWords } from '../../words/schedule';
+import { Block } from './Block';
+import { DayLane } from './DayLane';
+import { axisOf, type BlockOfDay, type DayRow, movedBy, STEP_MIN } from './dayRows';
+
+/** So many days are shown at first. */
+const SHOWN = 14;
+const MINUTE_MS = 60_000;
+
+/** A day that holds nothing but waits needs no words of its own. */
+const DayWords = ({ row }: { readonly row: DayRow }) => (
+  <ul className="flex flex-wrap gap-x-4 text-[13px]">
+    {row.blocks.map(b => (
+      <li key={`${b.task.id}#${b.part}`} className="tabular-nums">
+        {localTime(b.startMs)} {taskWords(b.task)}, {lengthWords((b.endMs - b.startMs) / MINUTE_MS)}
+      </li>
+    ))}
+    {row.blocks.length === 0 && <li className="text-chalk">nothing to do</li>}
+  </ul>
+);
+
+/** Days one under the other, each on the same axis of hours. */
+export const Days = (props: {
+  readonly rows: readonly DayRow[];
+  readonly nowMs: number;
+  readonly broken: ReadonlySet<string>;
+  readonly selected: string | null;
+  readonly colourOf: (of: string) => string | null;
+  readonly onSelect: (block: BlockOfDay) => void;
+  readonly onPut: (block: BlockOfDay, startMs: number) => void;
+  readonly onLetGo: (block: BlockOfDay) => void;
+}) => {
+  const { rows } = props;
+  const [isAll, setAll] = useState(false);
+  const lane = useRef<HTMLDivElement>(null);
+  // A tap is no drag: it chooses.
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const shown = isAll ? rows : rows.slice(0, SHOWN);
+  const axis = axisOf(shown);
+  const dropped = ({ active, over, delta }: DragEndEvent): void => {
+    const data: unknown = active.data.current?.['block'];
+    const block = rows.flatMap(r => r.blocks).find(b => b === data);
+    const width = lane.current?.clientWidth ?? 0;
+    if (!block || !over || width === 0) return;
+    const minutes = (delta.x / width) * (axis.to - axis.from) * 60;
+    const ofDay = (block.startMs - momentOf(dayOfBlock(block, rows), '00:00')) / MINUTE_MS + minutes;
+    const snapped = Math.max(0, Math.round(ofDay / STEP_MIN) * STEP_MIN);
+    props.onPut(block, momentOf(String(over.id), '00:00') + snapped * MINUTE_MS);
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
+      <div className="min-w-0">
+        <div className="relative mb-1 h-5 text-[13px] text-chalk tabular-nums sm:ml-20" aria-hidden="true">
+          {Array.from({ length: axis.to - axis.from }, (_, i) => axis.from + i)
+            .filter(hour => (hour - axis.from) % 2 === 0)
+            .map(hour => (
+              <span
+                key={hour}
+                className="absolute"
+                style={{ left: `${(100 * (hour - axis.from)) / (axis.to - axis.from)}%` }}
+              >
+                {hour}
+              </span>
+            ))}
+        </div>
+        <ol aria-label="Days">
+          {shown.map((row, i) => (
+            <li key={row.day} className="mb-2 sm:flex sm:gap-3">
+              <h3 className="w-17 shrink-0 pt-1 font-semibold">{sayDay(momentOf(row.day, '12:00'))}</h3>
+              <div className="min-w-0 flex-1">
+                <div ref={i === 0 ? lane : undefined}>
+                  <DayLane row={row} axis={axis} nowMs={props.nowMs}>
+                    {row.blocks.map(block => (
+                      <Block
+                        key={`${block.task.id}#${block.part}`}
+                        block={block}
+                        day={row.day}
+                        axis={axis}
+                        colour={props.colourOf(block.task.of)}
+                        isBroken={props.broken.has(block.task.id)}
+                        isSelected={props.selected === block.task.id}
+                        onSelect={() => props.onSelect(block)}
+                        onMove={minutes => props.onPut(block, movedBy(block.startMs, minutes))}
+                        onLetGo={() => props.onLetGo(block)}
+                      />
+                    ))}
+                  </DayLane>
+                </div>
+                <DayWords row={row} />
+              </div>
+            </li>
+          ))}
+        </ol>
+        {rows.length > shown.length && <Button onClick={() => setAll(true)}>All {rows.length} days</Button>}
+      </div>
+    </DndContext>
+  );
+};
+
+const dayOfBlock = (block: BlockOfDay, rows: readonly DayRow[]): string =>
+  rows.find(r => r.blocks.includes(block))?.day ?? '';

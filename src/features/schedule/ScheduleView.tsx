@@ -1,0 +1,261 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { calendarEvents } from '../../core/schedule/calendarEvents';
+import { download } from '../../files/download';
+import { isoTime, localDay, localTime } from '../../session/clock';
+import { useNotify } from '../../session/notices';
+import { promiseSaid } from '../../session/promiseSaid';
+import { useSchedule } from '../../session/useOpenWork';
+import { useWools } from '../../session/useRecords';
+import { useChangeWorkplace } from '../../session/useWorkplace';
+import { useWorkshop } from '../../session/workshop';
+import { Button, buttonClass } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { useTitle } from '../../ui/useTitle';
+import { Why } from '../../ui/Why';
+import { issueText } from '../../words/issues';
+import { breakWords, lengthWords, taskWords } from '../../words/schedule';
+import { Days } from './Days';
+import { type BlockOfDay, dayRows, movedBy } from './dayRows';
+import { SelectedTask } from './SelectedTask';
+
+const MINUTE_MS = 60_000;
+
+type Schedule = ReturnType<typeof useSchedule>;
+type Planned = NonNullable<Schedule['planned']>;
+
+/** What was promised, and how likely each is. */
+const Promises = ({ schedule }: { readonly schedule: Schedule }) => {
+  const { open, book, ready } = schedule;
+  if (open.promises.length === 0) return null;
+  const nameOf = (id: string): { name: string; to: string } => {
+    const order = book.orders.find(o => o.id === id);
+    const project = book.projects.find(p => p.id === id);
+    return order
+      ? { name: order.name, to: `/orders/${id}` }
+      : { name: project?.name ?? 'a project', to: `/projects/${id}` };
+  };
+  return (
+    <section aria-label="Promised" className="max-w-3xl">
+      <ul>
+        {open.promises.map(promise => {
+          const { name, to } = nameOf(promise.id);
+          const sure = ready?.find(r => r.id === promise.id);
+          const said = sure && promiseSaid(sure, promise.due);
+          return (
+            <li key={promise.id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rim py-1">
+              <Link to={to} className="min-w-40 font-semibold hover:underline">
+                {name}
+              </Link>
+              <span className={`flex-1 ${said && !said.isLikely ? 'font-semibold text-wanted' : ''}`}>
+                {said ? [said.head, ...said.more].join(' ') : 'Working it out …'}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+};
+
+/** Today's work as a list. */
+const Today = (props: {
+  readonly blocks: readonly BlockOfDay[];
+  readonly toOf: (of: string) => string | null;
+}) => (
+  <section aria-labelledby="today" className="max-w-3xl">
+    <h2 id="today" className="border-b border-ink text-lg font-semibold">
+      Today
+    </h2>
+    {props.blocks.length === 0 ? (
+      <p>Nothing more to do today.</p>
+    ) : (
+      <ol aria-label="Today’s list">
+        {props.blocks.map(b => {
+          const to = props.toOf(b.task.of);
+          const words = taskWords(b.task);
+          return (
+            <li key={`${b.task.id}#${b.part}`} className="flex gap-4 border-b border-rim py-1">
+              <span className="w-14 tabular-nums">{localTime(b.startMs)}</span>
+              <span className="flex-1">
+                {to ? (
+                  <Link to={to} className="underline-offset-2 hover:underline">
+                    {words}
+                  </Link>
+                ) : (
+                  words
+                )}
+              </span>
+              <span className="tabular-nums">{lengthWords((b.endMs - b.startMs) / MINUTE_MS)}</span>
+            </li>
+          );
+        })}
+      </ol>
+    )}
+  </section>
+);
+
+/** Puts tasks by hand, and lets them go again. */
+const usePutting = () => {
+  const change = useChangeWorkplace();
+  return {
+    put: (block: BlockOfDay, startMs: number): void => {
+      const { id } = block.task;
+      change(
+        w => ({
+          ...w,
+          moved: [...w.moved.filter(m => m.task !== id), { task: id, at: isoTime(startMs) }].slice(-2000),
+        }),
+        { label: `move ${taskWords(block.task)}`, key: `moved.${id}` },
+      );
+    },
+    letGo: (block: BlockOfDay): void =>
+      change(w => ({ ...w, moved: w.moved.filter(m => m.task !== block.task.id) }), {
+        label: `let go ${taskWords(block.task)}`,
+      }),
+    direct: (direction: 'early' | 'late'): void => change(w => ({ ...w, direction }), { label: 'direction' }),
+  };
+};
+
+const useCalendar = () => {
+  const { clock, nowIso } = useWorkshop();
+  const { failed, tell } = useNotify();
+  return (planned: Planned): void => {
+    const names = new Map(planned.tasks.map(t => [t.id, taskWords(t)]));
+    const events = calendarEvents(planned.placed, {
+      nowMs: planned.nowMs,
+      titleOf: id => names.get(id) ?? id,
+      notesOf: () => 'From the schedule of your felting workshop.',
+    });
+    import('../../files/calendarIcs')
+      .then(({ calendarIcs }) => {
+        const made = calendarIcs(events, { madeMs: clock.nowMs(), alarmMin: 10 });
+        if (made.ok) download(`jorrit-schedule-${localDay(nowIso())}.ics`, 'text/calendar', made.value);
+        else tell({ text: made.issues.map(issueText).join(' ') });
+      })
+      .catch(failed);
+  };
+};
+
+const Empty = () => (
+  <p className="max-w-prose text-lg">
+    Nothing to lay in yet. Plan a piece, or promise something by a day under{' '}
+    <Link to="/orders" className="underline">
+      Orders
+    </Link>
+    : the schedule says what to do when, and whether it will be ready.
+  </p>
+);
+
+const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly planned: Planned }) => {
+  const { book, open } = schedule;
+  const wools = useWools();
+  const { put, letGo, direct } = usePutting();
+  const saveCalendar = useCalendar();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const rows = dayRows(planned, book.workplace);
+  const blocks = rows.flatMap(r => r.blocks);
+  const selected = blocks.find(b => b.task.id === chosen);
+  const names = new Map(planned.tasks.map(t => [t.id, taskWords(t)]));
+  const nameOf = (id: string): string => names.get(id) ?? id;
+  const isPiece = (id: string): boolean => book.pieces.some(p => p.id === id);
+  const toOf = (of: string): string | null =>
+    isPiece(of) ? `/pieces/${of}/bench` : book.projects.some(p => p.id === of) ? `/projects/${of}` : null;
+  const colourOf = (of: string): string | null => {
+    const piece = book.pieces.find(p => p.id === of);
+    return wools.find(w => w.id === piece?.woolId)?.colour ?? null;
+  };
+  const told = planned.breaks.filter(b => b.is !== 'late');
+  const broken = new Set(planned.breaks.map(b => b.id));
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-4">
+        <Choice
+          label="Laid in"
+          value={book.workplace.direction}
+          options={[
+            { value: 'early', text: 'as early as it can be' },
+            { value: 'late', text: 'as late as it may be' },
+          ]}
+          onChoose={direct}
+        />
+        <Button onClick={() => saveCalendar(planned)}>Save as a calendar file</Button>
+        <Link to="/hours" className={buttonClass('plain', 'dry')}>
+          Hours and money
+        </Link>
+        <Why of="the schedule">
+          <p>
+            Times of hands are common practice for each way of working, made longer or shorter by your own
+            pace as your logs have it (
+            {open.paced.length === 0 ? 'none yet' : `from ${new Set(open.paced.map(p => p.id)).size} pieces`}
+            ). Waits are soaking, drying and glue. Chances come from drawing all of these 500 times.
+          </p>
+        </Why>
+      </div>
+      {book.workplace.direction === 'late' && planned.shortMin > 0 && (
+        <p role="status" className="font-semibold text-wanted">
+          To be in time it should have begun {lengthWords(planned.shortMin)} ago. It is laid in from now on.
+        </p>
+      )}
+      {planned.unplaced.length > 0 && (
+        <p role="status" className="font-semibold text-wanted">
+          No place in your hours for: {planned.unplaced.slice(0, 4).map(nameOf).join('; ')}
+          {planned.unplaced.length > 4 && ` and ${planned.unplaced.length - 4} more`}.
+        </p>
+      )}
+      {told.slice(0, 6).map((b, i) => (
+        <p key={i} role="status" className="text-wanted">
+          {nameOf(b.id)}: {breakWords(b, nameOf)}
+        </p>
+      ))}
+      <Today blocks={rows[0]?.blocks ?? []} toOf={toOf} />
+      <Promises schedule={schedule} />
+      {selected && (
+        <SelectedTask
+          block={selected}
+          breaks={planned.breaks.filter(b => b.id === selected.task.id)}
+          nameOf={nameOf}
+          to={toOf(selected.task.of)}
+          onMove={minutes => put(selected, movedBy(selected.startMs, minutes))}
+          onLetGo={() => letGo(selected)}
+        />
+      )}
+      <Days
+        rows={rows}
+        nowMs={planned.nowMs}
+        broken={broken}
+        selected={chosen}
+        colourOf={colourOf}
+        onSelect={b => setChosen(b.task.id)}
+        onPut={(b, startMs) => {
+          setChosen(b.task.id);
+          put(b, startMs);
+        }}
+        onLetGo={letGo}
+      />
+    </>
+  );
+};
+
+/** The schedule: today's list, what was promised, and days with blocks of hands and waits. */
+export const ScheduleView = () => {
+  useTitle('Schedule');
+  const schedule = useSchedule();
+  const { planned, error, again } = schedule;
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-4 overflow-auto px-6 py-4">
+      <h1 className="text-3xl font-semibold">Schedule</h1>
+      {error ? (
+        <p role="alert">
+          {error.message} <Button onClick={again}>Try again</Button>
+        </p>
+      ) : !planned ? (
+        <p>Working it out …</p>
+      ) : planned.tasks.length === 0 ? (
+        <Empty />
+      ) : (
+        <Laid schedule={schedule} planned={planned} />
+      )}
+    </div>
+  );
+};

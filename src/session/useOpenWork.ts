@@ -1,0 +1,90 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useMemo } from 'react';
+import type { PlannedWork, PromiseReadiness } from '../core/schedule/planWork';
+import { orderKind } from '../records/order';
+import { productKind } from '../records/product';
+import { valueOf } from './jobError';
+import { logsSince } from './logsSince';
+import { openWorkOf, type WorkshopBook } from './openWork';
+import { useNow } from './useNow';
+import { useAllEntries, useAllPieces, useAllProjects, useAreEntriesRead, useLive } from './useRecords';
+import { useStock } from './useStock';
+import { useWorkplace } from './useWorkplace';
+import { useWorkshop } from './workshop';
+
+/** The day moves on by itself: the plan is laid anew so often. */
+const MOVES_ON_MS = 5 * 60_000;
+const NONE: readonly never[] = [];
+
+/** Everything that is promised and on the table, as far as it is read. */
+export const useBook = (): WorkshopBook => {
+  const pieces = useAllPieces();
+  const projects = useAllProjects();
+  const entries = useDeferredValue(useAllEntries());
+  const products = useLive(productKind) ?? NONE;
+  const orders = useLive(orderKind) ?? NONE;
+  const { states: stock } = useStock();
+  const workplace = useWorkplace();
+  const nowMs = useNow(MOVES_ON_MS);
+  return useMemo(
+    () => ({ pieces, projects, products, orders, stock, workplace, logs: logsSince(entries, 0), nowMs }),
+    [pieces, projects, products, orders, stock, workplace, entries, nowMs],
+  );
+};
+
+/** Open work and what each promised line asks for. */
+export const useOpenWork = () => {
+  const book = useBook();
+  const work = useMemo(() => openWorkOf(book), [book]);
+  return { book, ...work };
+};
+
+/** When a promise is likely to be ready, with the moment from which its minutes count. */
+export type SureBy = PromiseReadiness & { readonly nowMs: number };
+
+/** The work of a workshop laid into its hours, and how likely each promise is to be ready; worked out in the worker. */
+export const useSchedule = (): ReturnType<typeof useOpenWork> & {
+  /** With the moment from which its minutes count, ms since 1970. */
+  readonly planned: (PlannedWork & { readonly nowMs: number }) | null;
+  readonly ready: readonly SureBy[] | null;
+  readonly error: Error | null;
+  readonly again: () => void;
+} => {
+  const { workers } = useWorkshop();
+  const work = useOpenWork();
+  const { open } = work;
+  const { nowMs } = work.book;
+  const isRead = useAreEntriesRead();
+  const laid = useQuery({
+    queryKey: ['schedule', open],
+    queryFn: async ({ signal }) => ({
+      ...valueOf(await workers.long.run('schedule', { open }, { signal })),
+      nowMs,
+    }),
+    enabled: isRead,
+    placeholderData: keepPreviousData,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 0,
+    retry: 1,
+  });
+  const { data: planned = null } = laid;
+  const sure = useQuery({
+    queryKey: ['readiness', open],
+    queryFn: async ({ signal }) => {
+      const ask = { open, rank: planned?.rank ?? [] };
+      return valueOf(await workers.long.run('readiness', ask, { signal })).map(r => ({ ...r, nowMs }));
+    },
+    enabled: planned !== null && !laid.isPlaceholderData && open.promises.length > 0,
+    placeholderData: keepPreviousData,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 0,
+    retry: 1,
+  });
+  return {
+    ...work,
+    planned,
+    ready: open.promises.length === 0 ? NONE : (sure.data ?? null),
+    error: laid.error ?? sure.error,
+    again: () => void laid.refetch().then(() => sure.refetch()),
+  };
+};
