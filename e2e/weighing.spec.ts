@@ -195,27 +195,6 @@ test('without a scale a pile is a length of rope, once a metre of it was weighed
   await expect(page.getByText('Without a scale: 50.0 cm of the top.')).toBeVisible();
 });
 
-test('kits for a class are packed by the head, with spares, and an adult where children could be hurt', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-press-cosy/wool');
-  await page.getByRole('button', { name: 'Kits for a class' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Kits for a class' });
-  await dialog.getByRole('textbox', { name: 'People' }).fill('12');
-  await expect(dialog).toContainText('14 kits, 2 of them spare');
-  await expect(dialog).toContainText('14 × resist, cut out');
-  await expect(dialog).not.toContainText('40 °C');
-  await dialog.getByRole('radio', { name: 'children' }).click();
-  await expect(dialog).toContainText('Water no warmer than about 40 °C (104 °F); an adult pours it.');
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    dialog.getByRole('button', { name: 'Save the list as PDF' }).click(),
-  ]);
-  const words = execFileSync('pdftotext', ['-layout', await download.path(), '-'], { encoding: 'utf8' });
-  expect(words).toContain('14 kits, 2 of them spare');
-  expect(words).toContain('12 × towel');
-});
-
 test('silk is veiled, a motif that lies face down is mirrored, a stem is made first', async ({ page }) => {
   await page.goto('/pieces/sample-gale-mittens/wool');
   const add = page.getByRole('button', { name: 'Add a motif, silk or stem' });

@@ -118,7 +118,7 @@ const Header = () => {
       <NavLink to="/" className="text-xl font-bold tracking-tight">
         Jorrit
       </NavLink>
-      <nav aria-label="Places" className="flex gap-1">
+      <nav aria-label="Places" className="flex flex-wrap gap-x-1 max-md:order-last max-md:w-full">
         {PLACES.map(p => (
           <NavLink
             key={p.to}

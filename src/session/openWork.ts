@@ -107,7 +107,7 @@ export const productWork = (
 };
 
 /** What each line of the open promises asks for: what is on hand is taken first, for the earliest day first. */
-export const lineWorks = (book: WorkshopBook): readonly LineWork[] => {
+const lineWorks = (book: WorkshopBook): readonly LineWork[] => {
   const { like } = workReader(book);
   const left = toMake(openLines(book.orders, book.stock), id => book.stock.get(id)?.onHand ?? 0);
   return book.orders

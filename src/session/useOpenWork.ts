@@ -13,7 +13,8 @@ import { useWorkplace } from './useWorkplace';
 import { useWorkshop } from './workshop';
 
 /** The day moves on by itself: the plan is laid anew so often. */
-const MOVES_ON_MS = 5 * 60_000;
+const MINUTE_MS = 60_000;
+const MOVES_ON_MS = 5 * MINUTE_MS;
 const NONE: readonly never[] = [];
 
 /** Everything that is promised and on the table, as far as it is read. */
@@ -25,7 +26,8 @@ export const useBook = (): WorkshopBook => {
   const orders = useLive(orderKind) ?? NONE;
   const { states: stock } = useStock();
   const workplace = useWorkplace();
-  const nowMs = useNow(MOVES_ON_MS);
+  // Whole minutes: that is what the schedule counts in.
+  const nowMs = Math.floor(useNow(MOVES_ON_MS) / MINUTE_MS) * MINUTE_MS;
   return useMemo(
     () => ({ pieces, projects, products, orders, stock, workplace, logs: logsSince(entries, 0), nowMs }),
     [pieces, projects, products, orders, stock, workplace, entries, nowMs],

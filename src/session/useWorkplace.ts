@@ -1,8 +1,8 @@
-import { useCallback } from 'react';
+import { useCallback, useEffect } from 'react';
 import { placesOf, showMoney } from '../core/money/currency';
 import type { Minor } from '../core/money/exact';
 import { usualWorkplace, type Workplace, WORKPLACE_ID, workplaceKind } from '../records/workplace';
-import { addRecord, type ChangeLabel } from './changes';
+import type { ChangeLabel } from './changes';
 import { useNotify } from './notices';
 import { useChange } from './useChanges';
 import { useLive } from './useRecords';
@@ -15,21 +15,22 @@ const USUAL = usualWorkplace('2026-01-01T00:00:00.000Z');
 export const useWorkplace = (): Workplace =>
   useLive(workplaceKind)?.find(w => w.id === WORKPLACE_ID) ?? USUAL;
 
-/** Changes them: the first change makes the record, and makes it the maker's own. */
+/** Changes them; from then on they are the maker's own. The record is made where there is none yet, so that what is typed is kept as anything else. */
 export const useChangeWorkplace = (): ((
   change: (workplace: Workplace) => Workplace,
   told: ChangeLabel,
 ) => void) => {
-  const workshop = useWorkshop();
+  const { store, nowIso } = useWorkshop();
   const { failed } = useNotify();
   const changeOne = useChange(workplaceKind);
-  const isThere = (useLive(workplaceKind) ?? []).some(w => w.id === WORKPLACE_ID);
+  const all = useLive(workplaceKind);
+  const isMissing = all !== null && !all.some(w => w.id === WORKPLACE_ID);
+  useEffect(() => {
+    if (isMissing) store.add(workplaceKind, usualWorkplace(nowIso())).catch(failed);
+  }, [isMissing, store, nowIso, failed]);
   return useCallback(
-    (change, told) => {
-      if (isThere) return changeOne(WORKPLACE_ID, w => ({ ...change(w), sample: false }), told);
-      addRecord(workshop, workplaceKind, change(usualWorkplace(workshop.nowIso()))).catch(failed);
-    },
-    [isThere, changeOne, workshop, failed],
+    (change, told) => changeOne(WORKPLACE_ID, w => ({ ...change(w), sample: false }), told),
+    [changeOne],
   );
 };
 

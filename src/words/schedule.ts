@@ -2,7 +2,7 @@ import type { Break } from '../core/schedule/breaksOf';
 import type { TaskDoes, WorkTask } from '../core/schedule/workTasks';
 
 /** What is done in a task. */
-export const TASK_WORDS: Readonly<Record<TaskDoes, string>> = {
+const TASK_WORDS: Readonly<Record<TaskDoes, string>> = {
   lay: 'Lay',
   felt: 'Felt',
   rinse: 'Rinse',

@@ -1,18 +1,35 @@
 import { makeProfile, type Profile } from './profile';
 import type { Job, Problem } from './problem';
 import { makeStrain, type Strain } from './strain';
-import { HANDS, LEAST_STRETCH_MIN, type Minute, type Placed, type Span, type Task, type Use } from './task';
+import {
+  HANDS,
+  LEAST_STRETCH_MIN,
+  type Minute,
+  type Placed,
+  type Span,
+  type Task,
+  type Use,
+  type WorkHours,
+} from './task';
 
 /** What lies already, and what is still free. */
 interface Board {
   readonly profiles: ReadonlyMap<string, Profile>;
   readonly strain: Strain;
+  /** The longest that work goes on at a stretch: tiring work, and any other. */
+  readonly longestMin: { readonly tiring: Minute; readonly any: Minute };
 }
 
 /** After so many tries of one task there is no place for it. */
 const MOST_TRIES = 20_000;
 
+const longestOf = ({ hours, sittingMin }: WorkHours): Board['longestMin'] => {
+  const any = hours.reduce((most, h) => Math.max(most, h.end - h.start), 0);
+  return { any, tiring: Math.min(any, sittingMin ?? any) };
+};
+
 const boardOf = ({ work }: Problem): Board => ({
+  longestMin: longestOf(work),
   profiles: new Map(
     Object.entries(work.capacity).map(([name, capacity]) => [
       name,
@@ -121,6 +138,14 @@ const fixedAt = (board: Board, job: Job, startAt: Minute): Placed => {
   return placedOf(job, [span]);
 };
 
+/** What may be left is left only where it must: a stretch that holds all of it is better than the next quarter of an hour. */
+const layInBest = (board: Board, job: Job, from: Minute): readonly Span[] | null => {
+  const { task } = job;
+  const longest = task.tires ? board.longestMin.tiring : board.longestMin.any;
+  const whole = !task.mayPause || task.minutes <= longest ? layInWhole(board, job, from) : null;
+  return whole ?? (task.mayPause ? layInParts(board, task, from) : null);
+};
+
 /**
  * Lays tasks into time one after the other, each at the first moment at which it can be done: of those that may begin, the one of the
  * lowest rank. Source: serial schedule generation, Kolisch 1996, “Serial and parallel resource-constrained project scheduling methods
@@ -148,16 +173,17 @@ export const layIn = (problem: Problem, rank: readonly number[]): ReadonlyArray<
   jobs.forEach((job, i) => {
     if (job.task.startAt !== null) settle(i);
   });
+  const pressing = (i: number): number => (rank[i] ?? 0) - (jobs[i]?.rightOn ? jobs.length : 0);
   while (mayBegin.length > 0) {
     let first = 0;
     for (let k = 1; k < mayBegin.length; k += 1)
-      if ((rank[mayBegin[k] ?? 0] ?? 0) < (rank[mayBegin[first] ?? 0] ?? 0)) first = k;
+      if (pressing(mayBegin[k] ?? 0) < pressing(mayBegin[first] ?? 0)) first = k;
     const [i = 0] = mayBegin.splice(first, 1);
     const job = jobs[i];
     if (!job) continue;
     const ends = job.before.map(p => placed[p]?.overAt ?? 0);
     const ready = Math.max(0, job.task.from ?? 0, ...ends) + job.leadMin;
-    const spans = job.task.mayPause ? layInParts(board, job.task, ready) : layInWhole(board, job, ready);
+    const spans = layInBest(board, job, ready);
     if (!spans) continue;
     placed[i] = placedOf(job, spans);
     settle(i);

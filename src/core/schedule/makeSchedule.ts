@@ -145,7 +145,7 @@ const scheduleOf = ({ jobs }: Problem, { laid, rank }: Found): Schedule => ({
 });
 
 /** Tries that are usual for so many tasks. */
-export const usualTries = (tasks: number): number =>
+const usualTries = (tasks: number): number =>
   tasks < 2 ? 0 : Math.min(TRIES.most, Math.ceil(TRIES.work / tasks));
 
 /**

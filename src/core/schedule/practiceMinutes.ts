@@ -25,10 +25,12 @@ const WORK: Readonly<Record<WayId, Readonly<Record<'lay' | 'felt', Minutes>>>> =
   basin: { lay: { once: 15, perG: 0.3 }, felt: { once: 15, perG: 0.1 } },
 };
 
-/** Rinsing, pressing out and shaping of one piece, and the trimming of it when dry. Common practice. */
-const HANDLING = { finish: 6, finishSmall: 0.5, after: 4, afterSmall: 0.3 } as const;
-/** Below this a piece is rinsed by the handful, g. Common practice. */
-const SMALL_G = 12;
+/** Rinsing, pressing out and shaping of one piece, and the trimming of it when dry; what is round goes by the handful. Common practice. */
+const HANDLING = {
+  piece: { finish: { once: 15, perG: 0 }, after: { once: 5, perG: 0 } },
+  handful: { finish: { once: 0.5, perG: 0.03 }, after: { once: 0.3, perG: 0.01 } },
+} as const;
+const BY_HANDFUL: ReadonlySet<WayId> = new Set(['palms', 'many', 'stocking', 'cord']);
 /** Setting up and clearing away, once for each sitting, min. Common practice. */
 export const SET_UP_MIN = 10;
 
@@ -38,13 +40,11 @@ export const SET_UP_MIN = 10;
  * @example practiceMinutes('palms', 'felt', 4) // 3.32
  */
 export const practiceMinutes = (way: WayId, phase: Phase, grams: number): number => {
-  if (phase === 'lay' || phase === 'felt') {
-    const { once, perG } = WORK[way][phase];
-    return once + perG * grams;
-  }
-  const isSmall = grams < SMALL_G;
-  if (phase === 'finish') return isSmall ? HANDLING.finishSmall : HANDLING.finish;
-  return isSmall ? HANDLING.afterSmall : HANDLING.after;
+  const { once, perG } =
+    phase === 'lay' || phase === 'felt'
+      ? WORK[way][phase]
+      : HANDLING[BY_HANDFUL.has(way) ? 'handful' : 'piece'][phase];
+  return once + perG * grams;
 };
 
 /** Felting of this way is left overnight before it is gone on with, h; 0 for most. Common practice. */

@@ -10,6 +10,8 @@ export interface Job {
   readonly leadMin: Minute;
   /** A wait that comes after it. */
   readonly waitMin: Minute;
+  /** Whether it is laid in as soon as what it stands on is. */
+  readonly rightOn: boolean;
 }
 
 export interface Problem {
@@ -36,6 +38,7 @@ export const problemOf = (tasks: readonly Task[], work: WorkHours): Problem => {
       next: next[i] ?? [],
       leadMin: 0,
       waitMin: task.waitMin,
+      rightOn: task.rightOn,
     })),
     work,
   };
@@ -58,6 +61,7 @@ export const mirrored = ({ jobs, work }: Problem, end: Minute): Problem => ({
     next: before,
     leadMin: waitMin,
     waitMin: leadMin,
+    rightOn: next.some(n => jobs[n]?.rightOn),
   })),
   work: {
     ...work,

@@ -156,13 +156,6 @@ describe('simulated makers', () => {
       came += end <= due ? 1 : 0;
       if ((ready?.chance ?? 0) >= 0.7 && (ready?.chance ?? 0) < 0.9) likely.push(end <= due);
     }
-    console.log(
-      held / MAKERS,
-      said / MAKERS,
-      came / MAKERS,
-      likely.filter(Boolean).length / likely.length,
-      likely.length,
-    );
     // Four in five of 1 500: 80 % with a standard error of 1.0.
     expect(held / MAKERS).toBeGreaterThan(0.77);
     expect(held / MAKERS).toBeLessThan(0.83);

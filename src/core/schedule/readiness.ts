@@ -98,10 +98,16 @@ export const readiness = (
   },
 ): readonly Readiness[] => {
   const random = seeded(of.seed ?? SEED);
+  // What is planned for one go and takes longer than any of the hours: the maker stays on.
+  const longest = Math.max(1, ...of.work.hours.map(h => h.end - h.start));
+  const staysOn = (task: Task, i: number): Task =>
+    task.mayPause || task.minutes <= longest || (tasks[i]?.minutes ?? 0) > longest
+      ? task
+      : { ...task, minutes: longest };
   const places = new Map(tasks.map((t, i) => [t.id, i]));
   const ends = promised.map((): number[] => []);
   for (let draw = 0; draw < (of.draws ?? DRAWS); draw += 1) {
-    const laid = layIn(problemOf(drawn(tasks, random), of.work), of.rank);
+    const laid = layIn(problemOf(drawn(tasks, random).map(staysOn), of.work), of.rank);
     promised.forEach((promise, p) => {
       const overs = promise.tasks.map(id => laid[places.get(id) ?? -1]?.overAt ?? Number.POSITIVE_INFINITY);
       ends[p]?.push(Math.max(0, ...overs));

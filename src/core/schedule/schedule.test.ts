@@ -20,6 +20,7 @@ const WORK = fc
         rack: fc.integer({ min: 0, max: 3 }),
         mayPause: fc.boolean(),
         tires: fc.boolean(),
+        rightOn: fc.boolean(),
         due: fc.option(fc.integer({ min: 0, max: 6000 })),
       }),
       { minLength: 1, maxLength: 14 },
@@ -40,6 +41,7 @@ const WORK = fc
         keeps: t.mayPause || t.rack === 0 ? [] : [{ resource: 'rack', count: t.rack }],
         mayPause: t.mayPause,
         tires: t.tires && (t.mayPause || t.minutes <= 60),
+        rightOn: t.rightOn,
         due: t.due,
       }),
     ),
@@ -183,7 +185,7 @@ describe('a schedule', () => {
         ? [items]
         : items.flatMap((x, i) => orders(items.filter((_, k) => k !== i)).map(rest => [x, ...rest]));
     fc.assert(
-      fc.property(few, few => {
+      fc.property(few, drawn => {
         const late = (order: readonly { minutes: number; due: number }[]): number => {
           let now = 0;
           return order.reduce((sum, t) => {
@@ -191,8 +193,8 @@ describe('a schedule', () => {
             return sum + Math.max(0, now - t.due);
           }, 0);
         };
-        const least = Math.min(...orders(few).map(late));
-        const tasks = few.map((t, i) => task(`t${i}`, t.minutes, { due: t.due }));
+        const least = Math.min(...orders(drawn).map(late));
+        const tasks = drawn.map((t, i) => task(`t${i}`, t.minutes, { due: t.due }));
         const { placed } = makeSchedule(tasks, hours([[0, 1000]]));
         const came = placed.reduce(
           (sum, p) => sum + Math.max(0, p.overAt - (tasks.find(t => t.id === p.id)?.due ?? 0)),
@@ -228,6 +230,22 @@ describe('a schedule', () => {
     );
     // While hands rest from wet work, they do dry work.
     expect(endOf(placed)).toBe(130);
+  });
+
+  it('goes right on with what must not lie, whatever else is more pressing', () => {
+    const tasks = [
+      task('felt', 60, { due: 500 }),
+      task('rinse', 10, { after: ['felt'], rightOn: true }),
+      task('lay', 60, { due: 120 }),
+    ];
+    const of = (rightOn: boolean) =>
+      makeSchedule(
+        tasks.map(t => ({ ...t, rightOn: t.rightOn && rightOn, startAt: t.id === 'felt' ? 0 : null })),
+        hours([[0, 1000]]),
+        0,
+      ).placed.map(p => p.id);
+    expect(of(true)).toEqual(['felt', 'rinse', 'lay']);
+    expect(of(false)).toEqual(['felt', 'lay', 'rinse']);
   });
 
   it('waits for a place on the rack', () => {

@@ -24,6 +24,8 @@ export interface Task {
   readonly mayPause: boolean;
   /** True where it tires the hands: such work is no longer at a stretch than they stand. */
   readonly tires: boolean;
+  /** True where it goes right on from what it stands on, if it can: wet felt is not left lying. */
+  readonly rightOn: boolean;
   /** Not before this; null for any time. */
   readonly from: Minute | null;
   /** When it and its wait must be over; null for no day. */

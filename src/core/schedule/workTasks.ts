@@ -171,6 +171,7 @@ const scopeOf = (work: Work, group: Group, paceOf: PaceOf): GroupScope => {
       pace: spreadOf(phase, paceOf(phase, way)),
       mayPause: false,
       tires: false,
+      rightOn: false,
       from: null,
       due: null,
       startAt: null,
@@ -190,9 +191,15 @@ const finishTasks = ({ work, minutes, task, drying }: GroupScope): readonly Work
   const all = minutes('finish');
   const rinse = Math.max(1, Math.round(all / 3));
   return [
-    task('rinse', 'finish', { minutes: rinse, waitMin: work.soaks ? SOAK_MIN : 0, ...atBasin }),
+    task('rinse', 'finish', {
+      minutes: rinse,
+      rightOn: work.phase !== 'finish',
+      waitMin: work.soaks ? SOAK_MIN : 0,
+      ...atBasin,
+    }),
     task('dry', 'finish', {
       minutes: Math.max(1, all - rinse),
+      rightOn: true,
       waitMin: Math.round(60 * work.dryH),
       ...drying,
     }),
@@ -245,6 +252,15 @@ const groupTasks = (work: Work, group: Group, paceOf: PaceOf): readonly WorkTask
   }));
 };
 
+/** Sittings alike come in their order: the second is not laid or felted before the first. What must wait after its felting holds nothing up. */
+const sameBefore = ({ does }: WorkTask, before: readonly WorkTask[]): readonly string[] =>
+  does === 'lay' || does === 'felt'
+    ? before
+        .filter(t => t.does === does && t.waitMin === 0)
+        .slice(-1)
+        .map(t => t.id)
+    : [];
+
 /** What is done to make a work, and what is last of each sitting: when those are over, it is ready. */
 export interface TasksOfWork {
   readonly tasks: readonly WorkTask[];
@@ -263,7 +279,10 @@ export const tasksOfWork = (
   const all = groupsOf(work, sizesOf(work, feltEach, of.sittingMin)).map(group =>
     groupTasks(work, group, of.paceOf),
   );
-  return { tasks: all.flat(), last: all.flatMap(tasks => tasks.at(-1)?.id ?? []) };
+  const inOrder = all.map((tasks, i) =>
+    tasks.map(t => ({ ...t, after: [...t.after, ...sameBefore(t, all.slice(0, i).flat())] })),
+  );
+  return { tasks: inOrder.flat(), last: all.flatMap(tasks => tasks.at(-1)?.id ?? []) };
 };
 
 /** The task of putting something together, after all that goes into it. */
@@ -281,6 +300,7 @@ export const joiningTask = (joining: Joining, after: readonly string[]): WorkTas
   keeps: [],
   mayPause: true,
   tires: false,
+  rightOn: false,
   from: null,
   due: joining.due,
   startAt: null,

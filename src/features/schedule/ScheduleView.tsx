@@ -148,7 +148,7 @@ const Empty = () => (
 );
 
 const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly planned: Planned }) => {
-  const { book, open } = schedule;
+  const { book, open, lines } = schedule;
   const wools = useWools();
   const { put, letGo, direct } = usePutting();
   const saveCalendar = useCalendar();
@@ -162,7 +162,10 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
   const toOf = (of: string): string | null =>
     isPiece(of) ? `/pieces/${of}/bench` : book.projects.some(p => p.id === of) ? `/projects/${of}` : null;
   const colourOf = (of: string): string | null => {
-    const piece = book.pieces.find(p => p.id === of);
+    // What is not on the table yet has the colour of the piece that it is made like.
+    const line = lines.find(l => l.works.some(w => w.id === of))?.line;
+    const like = book.products.find(p => p.id === line?.productId)?.pieceId;
+    const piece = book.pieces.find(p => p.id === of || p.id === like);
     return wools.find(w => w.id === piece?.woolId)?.colour ?? null;
   };
   const told = planned.breaks.filter(b => b.is !== 'late');
@@ -210,16 +213,6 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
       ))}
       <Today blocks={rows[0]?.blocks ?? []} toOf={toOf} />
       <Promises schedule={schedule} />
-      {selected && (
-        <SelectedTask
-          block={selected}
-          breaks={planned.breaks.filter(b => b.id === selected.task.id)}
-          nameOf={nameOf}
-          to={toOf(selected.task.of)}
-          onMove={minutes => put(selected, movedBy(selected.startMs, minutes))}
-          onLetGo={() => letGo(selected)}
-        />
-      )}
       <Days
         rows={rows}
         nowMs={planned.nowMs}
@@ -233,6 +226,16 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
         }}
         onLetGo={letGo}
       />
+      {selected && (
+        <SelectedTask
+          block={selected}
+          breaks={planned.breaks.filter(b => b.id === selected.task.id)}
+          nameOf={nameOf}
+          to={toOf(selected.task.of)}
+          onMove={minutes => put(selected, movedBy(selected.startMs, minutes))}
+          onLetGo={() => letGo(selected)}
+        />
+      )}
     </>
   );
 };

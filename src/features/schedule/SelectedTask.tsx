@@ -21,7 +21,10 @@ export const SelectedTask = (props: {
   const { block, breaks } = props;
   const task: WorkTask = block.task;
   return (
-    <section aria-label="Chosen task" className="border-l-4 border-laid pl-3">
+    <section
+      aria-label="Chosen task"
+      className="sticky bottom-0 z-30 -mx-6 -mb-4 border-t-2 border-ink bg-soap px-6 py-3"
+    >
       <h2 className="text-lg font-semibold">{taskWords(task)}</h2>
       <p>
         {sayDay(block.startMs)}, {localTime(block.startMs)} to {localTime(block.endMs)}: about{' '}

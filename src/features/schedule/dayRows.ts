@@ -42,7 +42,7 @@ export interface Axis {
 }
 
 /** The time of day where the maker is, hours. */
-export const hourOf = (ms: number): number => {
+const hourOf = (ms: number): number => {
   const d = new Date(ms);
   return d.getHours() + d.getMinutes() / 60;
 };

@@ -11,6 +11,7 @@ export const task = (id: string, minutes: Minute, of: Partial<Task> = {}): Task 
   keeps: [],
   mayPause: false,
   tires: false,
+  rightOn: false,
   from: null,
   due: null,
   startAt: null,
