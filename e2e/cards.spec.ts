@@ -3,14 +3,14 @@ import { readFile, writeFile } from 'node:fs/promises';
 import jsQR from 'jsqr';
 import type { Download, Page } from '@playwright/test';
 import { fromBase45 } from '../src/files/base45';
-import { clearedWorkshop, expect, test } from './jorrit';
+import { clearedWorkshop, expect, test, pieceAct } from './jorrit';
 
 const PAD = '/pieces/sample-ferry-pad/plan';
 
 const dialog = (page: Page) => page.getByRole('dialog', { name: 'Recipe card' });
 const open = async (page: Page): Promise<void> => {
   await page.goto(PAD);
-  await page.getByRole('button', { name: 'Recipe card' }).click();
+  await pieceAct(page, 'Recipe card');
   await expect(dialog(page)).toBeVisible();
 };
 const saved = async (page: Page, button: RegExp): Promise<Download> => {

@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { SAMPLE, clearedWorkshop, expect, test } from './jorrit';
+import { SAMPLE, clearedWorkshop, expect, test, pieceAct } from './jorrit';
 
 const saved = async (page: Page, click: () => Promise<void>): Promise<string> => {
   const [download] = await Promise.all([page.waitForEvent('download'), click()]);
@@ -33,7 +33,7 @@ test('the workshop goes out to a file and into another browser, and is the same 
 
 test('one piece goes out with its log and its wool', async ({ page, browser }, info) => {
   await page.goto('/pieces/sample-brick-sleeve/plan');
-  const out = await saved(page, () => page.getByRole('button', { name: 'Save piece' }).click());
+  const out = await saved(page, () => pieceAct(page, 'Save piece'));
   const elsewhere = await browser.newPage();
   await clearedWorkshop(elsewhere);
   await readIn(elsewhere, info.outputPath('piece.json'), out);

@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { begin, expect, field, figure, stage, test, type } from './jorrit';
+import { begin, expect, field, figure, stage, test, type, pieceAct } from './jorrit';
 
 const GROUPS = [
   'To wear',
@@ -133,7 +133,7 @@ test('the finished form is turned by the keyboard', async ({ page }) => {
 test('made again at half the area, a recipe takes half the wool', async ({ page }) => {
   await begin(page, 'Flat rectangle');
   const wool = await figure(page, 'Total wool');
-  await page.getByRole('button', { name: 'Another size' }).click();
+  await pieceAct(page, 'Another size');
   const dialog = page.getByRole('dialog', { name: 'Make it again, changed' });
   await dialog.getByRole('textbox', { name: 'As large as' }).fill('50');
   await dialog.getByRole('radio', { name: 'area' }).click();

@@ -53,6 +53,12 @@ export const type = async (page: Page, name: string, text: string): Promise<void
   await page.keyboard.press('Enter');
 };
 
+/** What is done with a piece from its menu: another size, its card, its file, deleting it. */
+export const pieceAct = async (page: Page, name: string): Promise<void> => {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name, exact: true }).click();
+};
+
 /** Longer than a finger bounces, shorter than anything a felter does. */
 const A_HAND_MS = 250;
 

@@ -1,4 +1,4 @@
-import { SAMPLE, expect, field, test, type } from './jorrit';
+import { SAMPLE, expect, field, test, type, pieceAct } from './jorrit';
 
 test.describe('the plan', () => {
   test('is changed by dragging on the drawing, and the rest follows', async ({ page }) => {
@@ -188,7 +188,7 @@ test.describe('the plan', () => {
 
   test('a deleted piece comes back with undo', async ({ page }) => {
     await page.goto('/pieces/sample-lamp-band/plan');
-    await page.getByRole('button', { name: 'Delete' }).click();
+    await pieceAct(page, 'Delete');
     await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
     await page.getByRole('button', { name: 'Undo' }).first().click();
     await expect(page.getByRole('link', { name: /Lamp band/ })).toBeVisible();

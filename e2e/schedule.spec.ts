@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { clearedWorkshop, expect, field, test, type } from './jorrit';
+import { clearedWorkshop, expect, field, pieceAct, test, type } from './jorrit';
 
 const days = (page: Page) => page.getByRole('list', { name: 'Days' });
 const day = (ahead: number): string => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
@@ -81,9 +81,7 @@ test('a block is moved by keys and by hand, what breaks is told, and it goes bac
 
 test('a block is dragged to another day', async ({ page }) => {
   await page.goto('/schedule');
-  const block = days(page)
-    .getByRole('button', { name: /^Lay: Lattice panel/ })
-    .first();
+  const block = days(page).locator('[data-task="sample-lattice-panel:1:lay"]').first();
   await block.scrollIntoViewIfNeeded();
   const from = await block.boundingBox();
   if (!from) throw new Error('nothing to drag');
@@ -148,8 +146,7 @@ test('whether the slippers will be dry by the birthday: one piece promised by a 
     .getByRole('button', { name: /slipper/i })
     .first()
     .click();
-  await page.getByRole('button', { name: 'More', exact: true }).click();
-  await page.getByRole('menuitem', { name: 'Promise it by a day' }).click();
+  await pieceAct(page, 'Promise it by a day');
   await page.getByLabel('Wanted on').fill(day(40));
   await expect(page.getByRole('status')).toContainText(/to be ready by/);
   await page.getByRole('link', { name: 'Schedule', exact: true }).click();

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { begin, expect, field, figure, stage, test, type } from './jorrit';
+import { begin, expect, field, figure, stage, test, type, pieceAct } from './jorrit';
 
 test('a grip steps with every key, however quick, by the snap that was chosen', async ({ page }) => {
   await begin(page, 'By girths');
@@ -100,7 +100,7 @@ test('made again of another wool and shrinkage, it is laid otherwise and comes o
   await begin(page, 'Flat rectangle');
   const [size, laid] = [await figure(page, 'Finished length'), await figure(page, 'Laid length')];
   const shrinkage = (await figure(page, 'lengthwise')) / 100;
-  await page.getByRole('button', { name: 'Another size' }).click();
+  await pieceAct(page, 'Another size');
   const dialog = page.getByRole('dialog', { name: 'Make it again, changed' });
   for (const axis of ['lengthwise', 'crosswise']) {
     await dialog.getByRole('textbox', { name: `Shrinkage ${axis}` }).fill('45');

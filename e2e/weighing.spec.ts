@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { begin, expect, field, stage, test, type } from './jorrit';
+import { begin, expect, field, stage, test, type, pieceAct } from './jorrit';
 
 const WANTED = 'pile-wanted';
 const piles = (page: Page) =>
@@ -43,7 +43,7 @@ test('a pile can be weighed again; a piece taken off the table brings its wool b
   await page.goto('/shelf/wool-kelp');
   await expect(field(page, 'On the shelf')).toHaveValue('630.0');
   await page.goto('/pieces/sample-fern-mat/plan');
-  await page.getByRole('button', { name: 'Delete' }).click();
+  await pieceAct(page, 'Delete');
   await page.goto('/shelf/wool-kelp');
   await expect(field(page, 'On the shelf')).toHaveValue('640.0');
 });

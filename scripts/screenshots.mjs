@@ -16,47 +16,28 @@ const VIEWS = [
   { name: 'new-piece', path: '/new', size: LAPTOP },
   { name: 'plan', path: '/pieces/sample-brick-sleeve/plan', size: LAPTOP },
   {
-    name: 'plan-disagreement',
-    path: '/pieces/sample-ferry-pad/plan',
+    name: 'order',
+    path: '/orders/order-lantern',
     size: LAPTOP,
     act: async page => {
-      for (const pin of ['Finished diameter', 'Thickness', 'Firmness', 'Shrinkage'])
-        await page.getByRole('button', { name: `Keep ${pin}`, exact: true }).click();
-      await page.getByRole('textbox', { name: 'Total wool' }).fill('200');
-      await page.keyboard.press('Enter');
+      await page.getByRole('status').first().waitFor();
     },
   },
   {
-    name: 'plan-outline',
-    path: '/pieces/sample-fern-mat/plan',
+    name: 'schedule',
+    path: '/schedule',
     size: LAPTOP,
     act: async page => {
-      await page.getByRole('button', { name: 'Edit its points' }).click();
-      await page.getByRole('slider', { name: 'Points of the outline' }).focus();
-      for (let i = 0; i < 3; i += 1) await page.keyboard.press(']');
+      await page
+        .getByText(/in 10|certain|No chance/)
+        .first()
+        .waitFor();
     },
   },
-  {
-    name: 'plan-vessel',
-    path: '/new',
-    size: LAPTOP,
-    act: async page => {
-      await page.getByRole('button', { name: /^Vessel with a neck/ }).click();
-      await page.waitForURL(/plan$/);
-    },
-  },
+  { name: 'stock', path: '/stock/product-ball', size: LAPTOP },
+  { name: 'class', path: '/classes/class-fern', size: LAPTOP },
   { name: 'wool', path: '/pieces/sample-kelp-cosy/wool', size: LAPTOP },
   { name: 'template', path: '/pieces/sample-boot-liner/template', size: LAPTOP },
-  {
-    name: 'evenness',
-    path: '/pieces/sample-kelp-cosy/wool',
-    size: LAPTOP,
-    act: async page => {
-      await page.getByRole('button', { name: /^Compare with/ }).click();
-      await page.getByText('more along the outer').waitFor();
-      await page.locator('[aria-labelledby=evenness]').evaluate(e => e.scrollIntoView());
-    },
-  },
   {
     name: 'blend',
     path: '/blend',

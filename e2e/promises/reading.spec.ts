@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, field, test } from '../jorrit';
+import { expect, field, test, pieceAct } from '../jorrit';
 
 const FILE = new URL('../../fixtures/build-1/workshop.json', import.meta.url).pathname;
 
@@ -18,7 +18,7 @@ const place = (page: Page, name: string) => page.getByRole('banner').getByRole('
 
 test('what was deleted comes back from the bin, after the tab was closed', async ({ page, context }) => {
   await page.goto('/pieces/sample-lamp-band/plan');
-  await page.getByRole('button', { name: 'Delete' }).click();
+  await pieceAct(page, 'Delete');
   await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
   await page.close();
   const later = await context.newPage();
@@ -40,7 +40,7 @@ test('reading asks for each record that is otherwise here, and all of it is undo
   await field(page, 'Name of the piece').fill('Pad, renamed');
   await page.keyboard.press('Tab');
   await page.goto('/pieces/sample-lamp-band/plan');
-  await page.getByRole('button', { name: 'Delete' }).click();
+  await pieceAct(page, 'Delete');
   await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
   await place(page, 'File').click();
   await read(page, path);

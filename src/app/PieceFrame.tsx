@@ -170,7 +170,7 @@ const PieceStrip = ({
               key={s.to}
               to={s.to}
               replace={false}
-              className="flex min-h-10 items-center border-x border-t border-transparent px-1.5 text-base max-sm:flex-1 max-sm:justify-center sm:px-3 aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
+              className="flex min-h-10 items-center border-x border-t border-transparent px-1 text-[15px] max-sm:flex-1 max-sm:justify-center sm:px-3 sm:text-base aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
             >
               {s.text}
             </NavLink>

@@ -130,7 +130,7 @@ const Header = () => {
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex items-center gap-1">
+      <div className="ml-auto flex items-center gap-1 max-sm:gap-0 max-sm:*:px-2">
         <Button look="bare" disabled={undo === null} onClick={act.undo} title={undo ?? ''}>
           Undo
         </Button>

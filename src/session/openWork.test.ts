@@ -7,12 +7,13 @@ import { newPlan } from '../core/plan/newPlan';
 import { planWork, readinessOf } from '../core/schedule/planWork';
 import { type LedgerEntry, stockByProduct } from '../core/stock/ledger';
 import { ENTRY_VERSION, type Entry } from '../records/entry';
+import { newClass } from '../records/feltClass';
 import { newLine, newOrder, type Order } from '../records/order';
 import { newPiece, type Piece } from '../records/piece';
 import { newProduct } from '../records/product';
 import { newProject } from '../records/project';
 import { usualWorkplace } from '../records/workplace';
-import { openLines, openWorkOf, type WorkshopBook } from './openWork';
+import { classTimes, openLines, openWorkOf, type WorkshopBook } from './openWork';
 import { freshWater, handsNeed, lineWants, rackPeak } from './orderNeeds';
 
 const NOW = '2026-11-28T09:00:00.000Z';
@@ -64,6 +65,7 @@ const bookOf = (more: Partial<WorkshopBook> & { readonly ledger?: readonly Ledge
     projects: [],
     products: [],
     orders: [],
+    classes: [],
     stock: stockByProduct(ledger),
     workplace: usualWorkplace(NOW),
     ...rest,
@@ -270,6 +272,27 @@ describe('the work of a workshop', () => {
       openWorkOf(bookOf({ pieces: [slippers], workplace: put('2026-11-20T10:00:00.000Z') })).open,
     );
     expect(slid.breaks).toEqual([]);
+  });
+});
+
+describe('a class', () => {
+  it('takes its time out of the maker’s hours, until it was held', () => {
+    const held = {
+      ...newClass({ id: 'c', name: 'Class', now: NOW }),
+      day: '2026-12-05',
+      startsAt: '10:00',
+    };
+    const book = bookOf({ classes: [held] });
+    const day = classTimes(book)[0];
+    expect(day?.startMs).toBe(new Date(2026, 11, 5, 10).getTime());
+    // Three hours where nothing says how long; the rest of that Saturday is free.
+    expect((day?.endMs ?? 0) - (day?.startMs ?? 0)).toBe(180 * 60_000);
+    const minutes = (b: WorkshopBook) =>
+      openWorkOf(b).open.hours.reduce((sum, h) => sum + h.end - h.start, 0);
+    // Of ten to one, the maker would have worked until half past twelve.
+    expect(minutes(bookOf({})) - minutes(book)).toBe(150);
+    expect(minutes(bookOf({ classes: [{ ...held, back: { kits: 0, at: NOW } }] }))).toBe(minutes(bookOf({})));
+    expect(classTimes(bookOf({ classes: [{ ...held, day: '2026-11-01' }] }))).toEqual([]);
   });
 });
 

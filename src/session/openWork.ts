@@ -1,12 +1,16 @@
+import { planOf } from '../core/plan/planOf';
+import { withoutSpans } from '../core/schedule/withoutSpans';
 import type { Joining, Work } from '../core/schedule/workTasks';
 import type { OpenWork, OpenPromise } from '../core/schedule/planWork';
 import { deliveredOf, type StockState } from '../core/stock/ledger';
 import { type PromisedLine, toMake } from '../core/stock/promised';
+import type { FeltClass } from '../records/feltClass';
 import type { Order, OrderLine } from '../records/order';
 import type { Product } from '../records/product';
 import type { Project } from '../records/project';
 import type { Workplace } from '../records/workplace';
-import { dueMs, hoursBefore, hoursFrom, minutesTo } from './workHours';
+import { classSheet } from './classSheet';
+import { dueMs, hoursBefore, hoursFrom, minutesTo, momentOf } from './workHours';
 import { type PieceBook, pacedPieces, workReader } from './worksOf';
 
 /** Hands' time of one step of joining, min, and how long glue sets. Common practice; the glue's own label says better. */
@@ -19,19 +23,47 @@ export interface WorkshopBook extends PieceBook {
   readonly products: readonly Product[];
   readonly orders: readonly Order[];
   readonly stock: ReadonlyMap<string, StockState>;
+  readonly classes: readonly FeltClass[];
   readonly workplace: Workplace;
 }
 
-/** What one line of a promise asks for, and what cannot be laid in of it. */
-export interface LineWork {
+/** A class that is held: hands are at nothing else then. */
+export interface ClassTime {
+  readonly id: string;
+  readonly name: string;
+  readonly startMs: number;
+  readonly endMs: number;
+}
+
+/** How long a class is taken to be where its times are not known, min. Common practice. */
+const CLASS_MIN = 180;
+
+/** Classes that are still to be held, with when they begin and end. */
+export const classTimes = (book: WorkshopBook): readonly ClassTime[] =>
+  book.classes.flatMap((held): ClassTime[] => {
+    if (held.day === null || held.startsAt === null || held.back !== null || held.deletedAt !== null)
+      return [];
+    const piece = book.pieces.find(p => p.id === held.pieceId);
+    const plan = piece && planOf(piece.plan);
+    const sheet = piece && plan?.ok ? classSheet(held, { piece, plan: plan.value, book }) : null;
+    const startMs = momentOf(held.day, held.startsAt);
+    const endMs = startMs + (sheet?.minutes ?? CLASS_MIN) * 60_000;
+    return endMs > book.nowMs ? [{ id: held.id, name: held.name, startMs, endMs }] : [];
+  });
+
+/** How many of one line of a promise are still to be made. */
+export interface LineLeft {
   readonly orderId: string;
   readonly line: OrderLine;
-  /** How many are still to be made. */
   readonly toMake: number;
+  /** Pieces of the table that it waits for. */
+  readonly waitsFor: readonly string[];
+}
+
+/** What one line of a promise asks for, and what cannot be laid in of it. */
+export interface LineWork extends LineLeft {
   readonly works: readonly Work[];
   readonly joinings: readonly Joining[];
-  /** Pieces or projects of the table that it waits for. */
-  readonly waitsFor: readonly string[];
   /** Why nothing can be said of it: no piece to go by, or its grams are open. */
   readonly isOpen: boolean;
 }
@@ -106,30 +138,35 @@ export const productWork = (
   return { works: work ? [work] : [], joinings: [], isOpen: work === null };
 };
 
-/** What each line of the open promises asks for: what is on hand is taken first, for the earliest day first. */
-const lineWorks = (book: WorkshopBook): readonly LineWork[] => {
-  const { like } = workReader(book);
-  const left = toMake(openLines(book.orders, book.stock), id => book.stock.get(id)?.onHand ?? 0);
-  return book.orders
+/** What is left of each line of the open promises: what is on hand is taken first, for the earliest day first. */
+export const linesLeft = (
+  orders: readonly Order[],
+  stock: ReadonlyMap<string, StockState>,
+): readonly LineLeft[] => {
+  const left = toMake(openLines(orders, stock), id => stock.get(id)?.onHand ?? 0);
+  return orders
     .filter(o => o.doneAt === null && o.deletedAt === null)
     .flatMap(order =>
-      order.lines.map((line): LineWork => {
-        const id = `${order.id}.${line.id}`;
-        const nothing = { orderId: order.id, line, works: [], joinings: [], isOpen: false };
-        if (line.pieceId !== null)
-          return { ...nothing, toMake: left.get(id) ?? line.count, waitsFor: [line.pieceId] };
-        const count = left.get(id) ?? line.count;
-        if (count === 0) return { ...nothing, toMake: 0, waitsFor: [] };
-        const product = book.products.find(p => p.id === line.productId);
-        if (!product) return { ...nothing, toMake: count, waitsFor: [], isOpen: true };
-        const made = productWork(
-          product,
-          { id, name: product.name, count },
-          { projects: book.projects, like },
-        );
-        return { ...nothing, ...made, toMake: count, waitsFor: [] };
-      }),
+      order.lines.map(line => ({
+        orderId: order.id,
+        line,
+        toMake: left.get(`${order.id}.${line.id}`) ?? line.count,
+        waitsFor: line.pieceId === null ? [] : [line.pieceId],
+      })),
     );
+};
+
+/** What each line of the open promises asks for. */
+const lineWorks = (book: WorkshopBook): readonly LineWork[] => {
+  const { like } = workReader(book);
+  return linesLeft(book.orders, book.stock).map((left): LineWork => {
+    const nothing = { ...left, works: [], joinings: [], isOpen: false };
+    if (left.waitsFor.length > 0 || left.toMake === 0) return nothing;
+    const product = book.products.find(p => p.id === left.line.productId);
+    if (!product) return { ...nothing, isOpen: true };
+    const of = { id: `${left.orderId}.${left.line.id}`, name: product.name, count: left.toMake };
+    return { ...nothing, ...productWork(product, of, { projects: book.projects, like }) };
+  });
 };
 
 /** Work of the table: pieces that are not finished, and projects that are not put together. */
@@ -187,7 +224,10 @@ export const openWorkOf = (
       joinings: [...table.joinings, ...lines.flatMap(l => l.joinings)].map(withDue),
       promises,
       paced: pacedPieces(book),
-      hours: hoursFrom(workplace, nowMs),
+      hours: withoutSpans(
+        hoursFrom(workplace, nowMs),
+        classTimes(book).map(c => ({ start: minutesTo(c.startMs, nowMs), end: minutesTo(c.endMs, nowMs) })),
+      ),
       pastHours: hoursBefore(workplace, nowMs),
       sittingMin: workplace.sittingMin,
       restMin: workplace.restMin,

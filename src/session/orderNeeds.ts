@@ -7,7 +7,7 @@ import { woolNeeds } from '../core/wool/pileList';
 import { pieceWools, type Piece } from '../records/piece';
 import type { Product } from '../records/product';
 import type { Project } from '../records/project';
-import type { LineWork, WorkshopBook } from './openWork';
+import type { LineLeft, LineWork, WorkshopBook } from './openWork';
 
 /** Wool and parts that so many like a piece or a project need. */
 interface Wants {
@@ -54,7 +54,10 @@ export const productWants = (
 /**
  * What a line of an order needs that is not on the table yet. What a piece of the table needs is summed with all that is planned there.
  */
-export const lineWants = (line: LineWork, book: WorkshopBook): Wants => {
+export const lineWants = (
+  line: LineLeft,
+  book: Pick<WorkshopBook, 'pieces' | 'projects' | 'products'>,
+): Wants => {
   const product = book.products.find(p => p.id === line.line.productId);
   return product && line.waitsFor.length === 0 ? productWants(product, line.toMake, book) : NOTHING;
 };

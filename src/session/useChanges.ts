@@ -67,9 +67,6 @@ export const useDeleteWool = (): ((wool: Wool, label: string) => void) => useDel
 export const useDeleteSwatch = (): ((swatch: Swatch, label: string) => void) => useDelete(swatchKind);
 export const useDeleteRecipe = (): ((recipe: OwnRecipe, label: string) => void) => useDelete(recipeKind);
 
-export const useDeletePart = (): ((part: Part, label: string) => void) => useDelete(partKind);
-export const useDeleteProject = (): ((project: Project, label: string) => void) => useDelete(projectKind);
-
 /** Puts a new record of a kind in; undo takes it out again. */
 export const useAdd = <T extends StoredRecord>(kind: Kind<T>): ((record: T) => Promise<void>) => {
   const workshop = useWorkshop();

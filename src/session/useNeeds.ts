@@ -9,9 +9,17 @@ import { type Product, productKind } from '../records/product';
 import type { Project } from '../records/project';
 import { logsSince } from './logsSince';
 import { lineWants, woolsLike } from './orderNeeds';
-import { useOpenWork } from './useOpenWork';
+import { useLinesLeft } from './useLinesLeft';
 import { useStock } from './useStock';
-import { useAllEntries, useLive, useParts, usePieces, useProjects, useWools } from './useRecords';
+import {
+  useAllEntries,
+  useAllPieces,
+  useLive,
+  useParts,
+  usePieces,
+  useProjects,
+  useWools,
+} from './useRecords';
 import { useGramsLeft } from './useShelf';
 
 /** So much of a part that went off the shelf, or came back, at a time. */
@@ -101,8 +109,14 @@ export const useNeeds = (): { readonly wools: readonly NeedSum[]; readonly parts
       .filter(p => stageOf(benchLog(logs.get(p.id) ?? []), p.result.finishedAt) === 'planned')
       .flatMap(p => woolsLike(p, p.plan.pieces, p.name));
   }, [pieces, entries]);
-  const { book, lines } = useOpenWork();
-  const promised = useMemo(() => lines.map(line => lineWants(line, book)), [lines, book]);
+  const lines = useLinesLeft();
+  const all = useAllPieces();
+  const products = useLive(productKind);
+  const promised = useMemo(
+    () =>
+      lines.map(line => lineWants(line, { pieces: all, projects: projects ?? [], products: products ?? [] })),
+    [lines, all, projects, products],
+  );
   return {
     wools: sumNeeds([...planned, ...promised.flatMap(p => p.wools)], id => {
       const wool = wools.find(w => w.id === id);

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
 import type { PlannedWork, PromiseReadiness } from '../core/schedule/planWork';
+import { classKind } from '../records/feltClass';
 import { orderKind } from '../records/order';
 import { productKind } from '../records/product';
 import { valueOf } from './jobError';
@@ -24,13 +25,24 @@ export const useBook = (): WorkshopBook => {
   const entries = useDeferredValue(useAllEntries());
   const products = useLive(productKind) ?? NONE;
   const orders = useLive(orderKind) ?? NONE;
+  const classes = useLive(classKind) ?? NONE;
   const { states: stock } = useStock();
   const workplace = useWorkplace();
   // Whole minutes: that is what the schedule counts in.
   const nowMs = Math.floor(useNow(MOVES_ON_MS) / MINUTE_MS) * MINUTE_MS;
   return useMemo(
-    () => ({ pieces, projects, products, orders, stock, workplace, logs: logsSince(entries, 0), nowMs }),
-    [pieces, projects, products, orders, stock, workplace, entries, nowMs],
+    () => ({
+      pieces,
+      projects,
+      products,
+      orders,
+      stock,
+      classes,
+      workplace,
+      logs: logsSince(entries, 0),
+      nowMs,
+    }),
+    [pieces, projects, products, orders, stock, classes, workplace, entries, nowMs],
   );
 };
 

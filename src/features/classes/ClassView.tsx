@@ -1,13 +1,12 @@
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { BEGINNERS_SLOWER } from '../../core/batch/timetable';
 import { planOf } from '../../core/plan/planOf';
 import { classKind, type FeltClass } from '../../records/feltClass';
 import { classSheet } from '../../session/classSheet';
-import { useNotify } from '../../session/notices';
-import { useChange, useDelete } from '../../session/useChanges';
+import { useChange } from '../../session/useChanges';
+import { useDeleteTold } from '../../session/useDeleteTold';
 import { useBook } from '../../session/useOpenWork';
 import { useLive, usePieces, useSettings } from '../../session/useRecords';
-import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { DateField } from '../../ui/DateField';
@@ -84,10 +83,7 @@ const ClassOf = ({ held }: { readonly held: FeltClass }) => {
   useTitle(held.name);
   const book = useBook();
   const changeClass = useChange(classKind);
-  const remove = useDelete(classKind);
-  const { undo } = useUndo();
-  const { tell } = useNotify();
-  const navigate = useNavigate();
+  const remove = useDeleteTold(classKind, '/classes');
   const change: Change = (how, label) => changeClass(held.id, how, { label, key: label });
   const piece = book.pieces.find(p => p.id === held.pieceId && p.deletedAt === null);
   const plan = piece && planOf(piece.plan);
@@ -119,14 +115,7 @@ const ClassOf = ({ held }: { readonly held: FeltClass }) => {
             }
           />
         </div>
-        <Button
-          look="bare"
-          onClick={() => {
-            remove(held, `delete ${held.name}`);
-            tell({ text: `${held.name} is deleted.`, action: { label: 'Undo', run: undo } });
-            void navigate('/classes');
-          }}
-        >
+        <Button look="bare" onClick={() => remove(held)}>
           Delete
         </Button>
       </div>

@@ -1,14 +1,13 @@
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { deliveredOf } from '../../core/stock/ledger';
 import { type Order, orderKind } from '../../records/order';
 import { localDay } from '../../session/clock';
-import { useNotify } from '../../session/notices';
 import { promiseSaid } from '../../session/promiseSaid';
-import { useChange, useDelete } from '../../session/useChanges';
+import { useChange } from '../../session/useChanges';
+import { useDeleteTold } from '../../session/useDeleteTold';
 import { useSchedule } from '../../session/useOpenWork';
 import { useLive } from '../../session/useRecords';
 import { useLedger } from '../../session/useStock';
-import { useUndo } from '../../session/useUndo';
 import { useMoney } from '../../session/useWorkplace';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
@@ -133,10 +132,7 @@ const OrderOf = ({ order }: { readonly order: Order }) => {
   useTitle(order.name);
   const schedule = useSchedule();
   const changeOrder = useChange(orderKind);
-  const remove = useDelete(orderKind);
-  const { undo } = useUndo();
-  const { tell } = useNotify();
-  const navigate = useNavigate();
+  const remove = useDeleteTold(orderKind, '/orders');
   const change: SectionProps['change'] = (how, label) => changeOrder(order.id, how, { label, key: label });
   const parts = { order, change, schedule };
   return (
@@ -156,14 +152,7 @@ const OrderOf = ({ order }: { readonly order: Order }) => {
           value={order.due}
           onDay={due => change(o => ({ ...o, due }), 'wanted on')}
         />
-        <Button
-          look="bare"
-          onClick={() => {
-            remove(order, `delete ${order.name}`);
-            tell({ text: `${order.name} is deleted.`, action: { label: 'Undo', run: undo } });
-            void navigate('/orders');
-          }}
-        >
+        <Button look="bare" onClick={() => remove(order)}>
           Delete
         </Button>
       </div>

@@ -4,13 +4,13 @@ import { PART_SORTS, PART_UNITS, PART_USUAL } from '../../core/project/partSorts
 import { download } from '../../files/download';
 import { type PartRow, readPartsCsv, writePartsCsv } from '../../files/partsCsv';
 import { textOf } from '../../files/textOf';
-import { newPart, type Part } from '../../records/part';
+import { newPart, type Part, partKind } from '../../records/part';
 import { localDay } from '../../session/clock';
 import { useNotify } from '../../session/notices';
-import { useAddPart, useChangePart, useDeletePart } from '../../session/useChanges';
+import { useAddPart, useChangePart } from '../../session/useChanges';
+import { useDeleteTold } from '../../session/useDeleteTold';
 import { usePartsLeft } from '../../session/useNeeds';
 import { useParts, useSettings } from '../../session/useRecords';
-import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
@@ -33,11 +33,9 @@ const tidy = (value: number): string => String(Math.round(1000 * value) / 1000);
 
 const Row = ({ part }: { readonly part: Part }) => {
   const changePart = useChangePart();
-  const remove = useDeletePart();
+  const remove = useDeleteTold(partKind);
   const { units } = useSettings();
   const { nowIso } = useWorkshop();
-  const { undo } = useUndo();
-  const { tell } = useNotify();
   const left = usePartsLeft()(part);
   const size = PART_USUAL[part.sort].size;
   const change = (how: (p: Part) => Part, label: string): void =>
@@ -90,14 +88,7 @@ const Row = ({ part }: { readonly part: Part }) => {
           onEmpty={() => change(p => ({ ...p, sizeMm: null }), 'size of the part')}
         />
       )}
-      <Button
-        look="bare"
-        aria-label={`Delete ${part.name}`}
-        onClick={() => {
-          remove(part, `delete ${part.name}`);
-          tell({ text: `${part.name} is deleted.`, action: { label: 'Undo', run: undo } });
-        }}
-      >
+      <Button look="bare" aria-label={`Delete ${part.name}`} onClick={() => remove(part)}>
         Delete
       </Button>
     </li>

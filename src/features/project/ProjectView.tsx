@@ -1,12 +1,11 @@
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { showQuantity } from '../../core/units/units';
-import type { Project } from '../../records/project';
-import { useNotify } from '../../session/notices';
-import { useChangeProject, useDeleteProject } from '../../session/useChanges';
+import { type Project, projectKind } from '../../records/project';
+import { useChangeProject } from '../../session/useChanges';
+import { useDeleteTold } from '../../session/useDeleteTold';
 import { usePrepared } from '../../session/usePictures';
 import { usePictureUrl } from '../../session/usePictures';
 import { usePieces, useProjects, useSettings } from '../../session/useRecords';
-import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
 import { DateField } from '../../ui/DateField';
@@ -88,10 +87,7 @@ const Ending = ({ project, change }: SectionProps) => {
 const ProjectOf = ({ project }: { readonly project: Project }) => {
   useTitle(project.name);
   const changeProject = useChangeProject();
-  const remove = useDeleteProject();
-  const { undo } = useUndo();
-  const { tell } = useNotify();
-  const navigate = useNavigate();
+  const remove = useDeleteTold(projectKind, '/projects');
   const change: Change = (how, label) => changeProject(project.id, how, { label, key: label });
   const parts = { project, change };
   return (
@@ -110,14 +106,7 @@ const ProjectOf = ({ project }: { readonly project: Project }) => {
           value={project.due}
           onDay={due => change(p => ({ ...p, due }), 'wanted on')}
         />
-        <Button
-          look="bare"
-          onClick={() => {
-            remove(project, `delete ${project.name}`);
-            tell({ text: `${project.name} is deleted.`, action: { label: 'Undo', run: undo } });
-            void navigate('/projects');
-          }}
-        >
+        <Button look="bare" onClick={() => remove(project)}>
           Delete
         </Button>
       </div>

@@ -1,5 +1,6 @@
 import { useDroppable } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { localTime } from '../../session/clock';
 import { taskWords } from '../../words/schedule';
 import { type Axis, type DayRow, percentAt } from './dayRows';
@@ -52,6 +53,19 @@ export const DayLane = (props: {
             bottom: `${2 + 5 * (MOST_WAITS - 1 - i)}px`,
           }}
         />
+      ))}
+      {row.classes.map(held => (
+        <Link
+          key={held.id}
+          to={`/classes/${held.id}`}
+          className="absolute top-1 h-9 overflow-hidden border border-ink bg-ink px-1 text-[13px] leading-tight whitespace-nowrap text-soap"
+          style={{
+            left: `${at(held.startMs)}%`,
+            width: `${Math.max(1, at(held.endMs) - at(held.startMs))}%`,
+          }}
+        >
+          {held.name}
+        </Link>
       ))}
       {props.children}
     </div>

@@ -10,26 +10,14 @@ import { useRef, useState } from 'react';
 import { localTime, sayDay } from '../../session/clock';
 import { momentOf } from '../../session/workHours';
 import { Button } from '../../ui/Button';
-import { lengthWords, taskWords } from '../../words/schedule';
 import { Block } from './Block';
+import { BlockLine } from './BlockLine';
 import { DayLane } from './DayLane';
-import { axisOf, type BlockOfDay, type DayRow, movedBy, STEP_MIN } from './dayRows';
+import { axisOf, type BlockOfDay, blockKey, type DayRow, movedBy, STEP_MIN } from './dayRows';
 
 /** So many days are shown at first. */
 const SHOWN = 14;
 const MINUTE_MS = 60_000;
-
-/** A day that holds nothing but waits needs no words of its own. */
-const DayWords = ({ row }: { readonly row: DayRow }) => (
-  <ul className="flex flex-wrap gap-x-4 text-[13px]">
-    {row.blocks.map(b => (
-      <li key={`${b.task.id}#${b.part}`} className="tabular-nums">
-        {localTime(b.startMs)} {taskWords(b.task)}, {lengthWords((b.endMs - b.startMs) / MINUTE_MS)}
-      </li>
-    ))}
-    {row.blocks.length === 0 && <li className="text-chalk">nothing to do</li>}
-  </ul>
-);
 
 /** Days one under the other, each on the same axis of hours. */
 export const Days = (props: {
@@ -57,6 +45,7 @@ export const Days = (props: {
     const minutes = (delta.x / width) * (axis.to - axis.from) * 60;
     const ofDay = (block.startMs - momentOf(dayOfBlock(block, rows), '00:00')) / MINUTE_MS + minutes;
     const snapped = Math.max(0, Math.round(ofDay / STEP_MIN) * STEP_MIN);
+    props.onSelect(block);
     props.onPut(block, momentOf(String(over.id), '00:00') + snapped * MINUTE_MS);
   };
   return (
@@ -84,21 +73,39 @@ export const Days = (props: {
                   <DayLane row={row} axis={axis} nowMs={props.nowMs}>
                     {row.blocks.map(block => (
                       <Block
-                        key={`${block.task.id}#${block.part}`}
+                        key={blockKey(block)}
                         block={block}
                         day={row.day}
                         axis={axis}
                         colour={props.colourOf(block.task.of)}
                         isBroken={props.broken.has(block.task.id)}
                         isSelected={props.selected === block.task.id}
-                        onSelect={() => props.onSelect(block)}
-                        onMove={minutes => props.onPut(block, movedBy(block.startMs, minutes))}
-                        onLetGo={() => props.onLetGo(block)}
                       />
                     ))}
                   </DayLane>
                 </div>
-                <DayWords row={row} />
+                <ul className="flex flex-wrap gap-x-4 text-[13px]">
+                  {row.blocks.map(block => (
+                    <li key={blockKey(block)}>
+                      <BlockLine
+                        block={block}
+                        isBroken={props.broken.has(block.task.id)}
+                        isSelected={props.selected === block.task.id}
+                        onSelect={() => props.onSelect(block)}
+                        onMove={minutes => props.onPut(block, movedBy(block.startMs, minutes))}
+                        onLetGo={() => props.onLetGo(block)}
+                      />
+                    </li>
+                  ))}
+                  {row.classes.map(held => (
+                    <li key={held.id} className="min-h-6 tabular-nums">
+                      {localTime(held.startMs)} {held.name}, until about {localTime(held.endMs)}
+                    </li>
+                  ))}
+                  {row.blocks.length + row.classes.length === 0 && (
+                    <li className="text-chalk">nothing to do</li>
+                  )}
+                </ul>
               </div>
             </li>
           ))}

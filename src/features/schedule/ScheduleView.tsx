@@ -4,6 +4,7 @@ import { calendarEvents } from '../../core/schedule/calendarEvents';
 import { download } from '../../files/download';
 import { isoTime, localDay, localTime } from '../../session/clock';
 import { useNotify } from '../../session/notices';
+import { classTimes } from '../../session/openWork';
 import { promiseSaid } from '../../session/promiseSaid';
 import { useSchedule } from '../../session/useOpenWork';
 import { useWools } from '../../session/useRecords';
@@ -11,12 +12,13 @@ import { useChangeWorkplace } from '../../session/useWorkplace';
 import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { Select } from '../../ui/Select';
 import { useTitle } from '../../ui/useTitle';
 import { Why } from '../../ui/Why';
 import { issueText } from '../../words/issues';
 import { breakWords, lengthWords, taskWords } from '../../words/schedule';
 import { Days } from './Days';
-import { type BlockOfDay, dayRows, movedBy } from './dayRows';
+import { blockKey, type BlockOfDay, dayRows, movedBy } from './dayRows';
 import { SelectedTask } from './SelectedTask';
 
 const MINUTE_MS = 60_000;
@@ -75,7 +77,7 @@ const Today = (props: {
           const to = props.toOf(b.task.of);
           const words = taskWords(b.task);
           return (
-            <li key={`${b.task.id}#${b.part}`} className="flex gap-4 border-b border-rim py-1">
+            <li key={blockKey(b)} className="flex gap-4 border-b border-rim py-1">
               <span className="w-14 tabular-nums">{localTime(b.startMs)}</span>
               <span className="flex-1">
                 {to ? (
@@ -117,10 +119,13 @@ const usePutting = () => {
   };
 };
 
+/** Minutes before each stretch at which a calendar may ring. */
+const RINGS = ['not', '10', '30'] as const;
+
 const useCalendar = () => {
   const { clock, nowIso } = useWorkshop();
   const { failed, tell } = useNotify();
-  return (planned: Planned): void => {
+  return (planned: Planned, ring: (typeof RINGS)[number]): void => {
     const names = new Map(planned.tasks.map(t => [t.id, taskWords(t)]));
     const events = calendarEvents(planned.placed, {
       nowMs: planned.nowMs,
@@ -129,7 +134,10 @@ const useCalendar = () => {
     });
     import('../../files/calendarIcs')
       .then(({ calendarIcs }) => {
-        const made = calendarIcs(events, { madeMs: clock.nowMs(), alarmMin: 10 });
+        const made = calendarIcs(events, {
+          madeMs: clock.nowMs(),
+          alarmMin: ring === 'not' ? null : Number(ring),
+        });
         if (made.ok) download(`jorrit-schedule-${localDay(nowIso())}.ics`, 'text/calendar', made.value);
         else tell({ text: made.issues.map(issueText).join(' ') });
       })
@@ -153,7 +161,8 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
   const { put, letGo, direct } = usePutting();
   const saveCalendar = useCalendar();
   const [chosen, setChosen] = useState<string | null>(null);
-  const rows = dayRows(planned, book.workplace);
+  const [ring, setRing] = useState<(typeof RINGS)[number]>('10');
+  const rows = dayRows(planned, { workplace: book.workplace, classes: classTimes(book) });
   const blocks = rows.flatMap(r => r.blocks);
   const selected = blocks.find(b => b.task.id === chosen);
   const names = new Map(planned.tasks.map(t => [t.id, taskWords(t)]));
@@ -182,7 +191,16 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
           ]}
           onChoose={direct}
         />
-        <Button onClick={() => saveCalendar(planned)}>Save as a calendar file</Button>
+        <Select
+          label="Rings"
+          value={ring}
+          options={RINGS.map(value => ({
+            value,
+            text: value === 'not' ? 'not at all' : `${value} min before`,
+          }))}
+          onPick={setRing}
+        />
+        <Button onClick={() => saveCalendar(planned, ring)}>Save as a calendar file</Button>
         <Link to="/hours" className={buttonClass('plain', 'dry')}>
           Hours and money
         </Link>

@@ -3,6 +3,7 @@ import type { PlannedWork } from '../../core/schedule/planWork';
 import type { WorkTask } from '../../core/schedule/workTasks';
 import type { Workplace } from '../../records/workplace';
 import { dayOf } from '../../session/clock';
+import type { ClassTime } from '../../session/openWork';
 import { dayAfter, hoursFrom, momentOf } from '../../session/workHours';
 
 const MINUTE_MS = 60_000;
@@ -18,6 +19,9 @@ export interface BlockOfDay {
   readonly isMoved: boolean;
 }
 
+/** One name for a stretch among all of them. */
+export const blockKey = ({ task, part }: BlockOfDay): string => `${task.id}#${part}`;
+
 /** A wait as far as it lies on one day. */
 export interface WaitOfDay {
   readonly task: WorkTask;
@@ -31,6 +35,8 @@ export interface DayRow {
   readonly day: string;
   readonly blocks: readonly BlockOfDay[];
   readonly waits: readonly WaitOfDay[];
+  /** Classes that are held on it. */
+  readonly classes: readonly ClassTime[];
   /** The maker's hours on it, ms. */
   readonly hours: ReadonlyArray<{ readonly startMs: number; readonly endMs: number }>;
 }
@@ -66,8 +72,12 @@ const waitsOn = (
 /** The schedule by days, from today to the last on which something is done or waits; a day with neither is left out. */
 export const dayRows = (
   { placed, tasks, nowMs }: PlannedWork & { readonly nowMs: number },
-  workplace: Pick<Workplace, 'hours' | 'daysOff' | 'moved'>,
+  of: {
+    readonly workplace: Pick<Workplace, 'hours' | 'daysOff' | 'moved'>;
+    readonly classes: readonly ClassTime[];
+  },
 ): readonly DayRow[] => {
+  const { workplace, classes } = of;
   const byId = new Map(tasks.map(t => [t.id, t]));
   const moved = new Set(workplace.moved.map(m => m.task));
   const blocks = placed.flatMap(({ id, spans }): BlockOfDay[] => {
@@ -83,7 +93,7 @@ export const dayRows = (
     }));
   });
   const last = Math.max(0, ...placed.map(p => p.overAt));
-  const lastDay = dayOf(nowMs + last * MINUTE_MS);
+  const lastDay = dayOf(Math.max(nowMs + last * MINUTE_MS, ...classes.map(c => c.endMs)));
   const hours = hoursFrom(workplace, nowMs, 60).map(h => ({
     startMs: nowMs + h.start * MINUTE_MS,
     endMs: nowMs + h.end * MINUTE_MS,
@@ -94,6 +104,7 @@ export const dayRows = (
       day,
       blocks: blocks.filter(b => dayOf(b.startMs) === day).toSorted((a, b) => a.startMs - b.startMs),
       waits: waitsOn(placed, byId, { nowMs, day }),
+      classes: classes.filter(c => dayOf(c.startMs) === day),
       hours: hours.filter(h => dayOf(h.startMs) === day),
     });
   return rows;
@@ -102,7 +113,7 @@ const MOST_DAYS = 366;
 
 /** Whole hours that hold all that is shown. */
 export const axisOf = (rows: readonly DayRow[]): Axis => {
-  const spans = rows.flatMap(r => [...r.blocks, ...r.hours]);
+  const spans = rows.flatMap(r => [...r.blocks, ...r.classes, ...r.hours]);
   if (spans.length === 0) return { from: 8, to: 22 };
   const ends = spans.map(s => (dayOf(s.endMs) === dayOf(s.startMs) ? hourOf(s.endMs) : 24));
   return {

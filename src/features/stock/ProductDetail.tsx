@@ -1,16 +1,15 @@
 import { Link } from 'react-router';
 import { costOf, leftOf, perPiece, priceFor } from '../../core/cost/costOf';
-import { DOZEN } from '../../core/stock/ledger';
+import { DOZEN, type LedgerEntry } from '../../core/stock/ledger';
 import { type Product, productKind } from '../../records/product';
 import { sayDay } from '../../session/clock';
 import { productMaking, ratesOf } from '../../session/makings';
-import { useNotify } from '../../session/notices';
-import { useChange, useDelete } from '../../session/useChanges';
+import { useChange } from '../../session/useChanges';
+import { useDeleteTold } from '../../session/useDeleteTold';
 import { useCostWords } from '../../session/useCostWords';
 import { useBook } from '../../session/useOpenWork';
 import { usePrices } from '../../session/usePrices';
 import { useLedger, useStock } from '../../session/useStock';
-import { useUndo } from '../../session/useUndo';
 import { useMoney } from '../../session/useWorkplace';
 import { Button } from '../../ui/Button';
 import { CostTable } from '../../ui/CostTable';
@@ -19,6 +18,9 @@ import { namedOptions, Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import { MOVE_WORDS } from '../../words/stock';
 import { Enter } from './Enter';
+
+/** What a line says happened; one that takes another back is never among those that stand. */
+const wasWords = ({ move }: LedgerEntry): string => MOVE_WORDS[move === 'undo' ? 'counted' : move].was;
 
 /** So many lines of the ledger are shown. */
 const LINES = 40;
@@ -39,7 +41,7 @@ const Ledger = ({ product }: { readonly product: Product }) => {
           <li key={entry.id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rim py-1">
             <span className="w-24 text-chalk tabular-nums">{sayDay(Date.parse(entry.at))}</span>
             <span className="min-w-36 flex-1">
-              {entry.count} {MOVE_WORDS[entry.move === 'undo' ? 'counted' : entry.move].was}
+              {entry.count} {wasWords(entry)}
               {order && `, ${order.name}`}
               {entry.paid !== null && `, ${show(entry.paid)}`}
               {entry.move === 'counted' && change !== 0 && ` (${change > 0 ? '+' : '−'}${Math.abs(change)})`}
@@ -50,7 +52,7 @@ const Ledger = ({ product }: { readonly product: Product }) => {
             {stored && (
               <Button
                 look="bare"
-                aria-label={`Take back: ${entry.count} ${MOVE_WORDS[entry.move === 'undo' ? 'counted' : entry.move].was}`}
+                aria-label={`Take back: ${entry.count} ${wasWords(entry)}`}
                 onClick={() => takeBack(stored, `take back ${entry.count} ${product.name}`)}
               >
                 Take back
@@ -99,9 +101,7 @@ const Costs = ({ product }: { readonly product: Product }) => {
 export const ProductDetail = ({ product }: { readonly product: Product }) => {
   const book = useBook();
   const changeProduct = useChange(productKind);
-  const remove = useDelete(productKind);
-  const { undo } = useUndo();
-  const { tell } = useNotify();
+  const remove = useDeleteTold(productKind);
   const money = useMoney();
   const change = (how: (p: Product) => Product, label: string): void =>
     changeProduct(product.id, how, { label, key: label });
@@ -119,13 +119,7 @@ export const ProductDetail = ({ product }: { readonly product: Product }) => {
           required
           onText={name => change(p => ({ ...p, name: name.slice(0, 200) }), 'name')}
         />
-        <Button
-          look="bare"
-          onClick={() => {
-            remove(product, `delete ${product.name}`);
-            tell({ text: `${product.name} is deleted.`, action: { label: 'Undo', run: undo } });
-          }}
-        >
+        <Button look="bare" onClick={() => remove(product)}>
           Delete
         </Button>
       </div>

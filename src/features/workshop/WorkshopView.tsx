@@ -1,12 +1,13 @@
 import { type CSSProperties, useMemo } from 'react';
 import { Link } from 'react-router';
 import { MM_PER_INCH } from '../../core/units/constants';
+import { orderKind } from '../../records/order';
 import { dayOf, localMoment, sayDay } from '../../session/clock';
 import { useLogs } from '../../session/useLogs';
 import { useNow } from '../../session/useNow';
-import { useOpenWork } from '../../session/useOpenWork';
+import { useLinesLeft } from '../../session/useLinesLeft';
 import { useRack } from '../../session/useRack';
-import { usePieces, useSettings, useWools } from '../../session/useRecords';
+import { useLive, usePieces, useSettings, useWools } from '../../session/useRecords';
 import { dayAfter, momentOf } from '../../session/workHours';
 import { buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
@@ -83,12 +84,14 @@ const LOOKS_MS = 15_000;
 
 /** What is wanted within so many days is told on the table. */
 const SOON_DAYS = 14;
+const DAY_LOOKS_MS = 60_000;
 
 /** What was promised and is due soon, the earliest first. */
 const DueSoon = () => {
-  const { book, lines } = useOpenWork();
-  const until = dayAfter(dayOf(book.nowMs), SOON_DAYS);
-  const soon = book.orders
+  const orders = useLive(orderKind) ?? [];
+  const lines = useLinesLeft();
+  const until = dayAfter(dayOf(useNow(DAY_LOOKS_MS)), SOON_DAYS);
+  const soon = orders
     .filter(o => o.doneAt === null && o.due !== null && o.due <= until)
     .toSorted((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1));
   if (soon.length === 0) return null;
