@@ -217,6 +217,7 @@ describe('files of earlier builds', () => {
     ['build-1', 13],
     ['build-2', 23],
     ['build-3', 29],
+    ['build-4', 47],
   ])('%s reads as it was: all %i records, every entry, and every plan as it stood', (build, count) => {
     const text = readFileSync(new URL(`../../fixtures/${build}/workshop.json`, import.meta.url), 'utf8');
     const raw = z

@@ -3,7 +3,11 @@ import { useDeferredValue, useMemo } from 'react';
 import type { PlannedWork, PromiseReadiness } from '../core/schedule/planWork';
 import { classKind } from '../records/feltClass';
 import { orderKind } from '../records/order';
+import { pieceKind } from '../records/piece';
 import { productKind } from '../records/product';
+import { projectKind } from '../records/project';
+import { stockEntryKind } from '../records/stockEntry';
+import { workplaceKind } from '../records/workplace';
 import { valueOf } from './jobError';
 import { logsSince } from './logsSince';
 import { openWorkOf, type WorkshopBook } from './openWork';
@@ -46,6 +50,20 @@ export const useBook = (): WorkshopBook => {
   );
 };
 
+/** Whether all of it has been read: what is not read yet would be taken for what is not there. */
+const useIsBookRead = (): boolean => {
+  const read = [
+    useLive(productKind),
+    useLive(orderKind),
+    useLive(classKind),
+    useLive(stockEntryKind),
+    useLive(workplaceKind),
+    useLive(projectKind),
+    useLive(pieceKind),
+  ];
+  return [useAreEntriesRead(), ...read.map(list => list !== null)].every(Boolean);
+};
+
 /** Open work and what each promised line asks for. */
 export const useOpenWork = () => {
   const book = useBook();
@@ -68,11 +86,12 @@ export const useSchedule = (): ReturnType<typeof useOpenWork> & {
   const work = useOpenWork();
   const { open } = work;
   const { nowMs } = work.book;
-  const isRead = useAreEntriesRead();
+  const isRead = useIsBookRead();
   const laid = useQuery({
     queryKey: ['schedule', open],
-    queryFn: async ({ signal }) => ({
-      ...valueOf(await workers.long.run('schedule', { open }, { signal })),
+    // It takes less than to start a worker anew: what was asked before is not cancelled, only passed over.
+    queryFn: async () => ({
+      ...valueOf(await workers.long.run('schedule', { open })),
       nowMs,
     }),
     enabled: isRead,
@@ -84,9 +103,9 @@ export const useSchedule = (): ReturnType<typeof useOpenWork> & {
   const { data: planned = null } = laid;
   const sure = useQuery({
     queryKey: ['readiness', open],
-    queryFn: async ({ signal }) => {
+    queryFn: async () => {
       const ask = { open, rank: planned?.rank ?? [] };
-      return valueOf(await workers.long.run('readiness', ask, { signal })).map(r => ({ ...r, nowMs }));
+      return valueOf(await workers.long.run('readiness', ask)).map(r => ({ ...r, nowMs }));
     },
     enabled: planned !== null && !laid.isPlaceholderData && open.promises.length > 0,
     placeholderData: keepPreviousData,
