@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     contextOptions: { reducedMotion: 'reduce' },
+    // Only where being offline is the test: a worker of its own would answer for the server.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: browserPath() ?? '', args: BROWSER_FLAGS },
   },

@@ -4,9 +4,13 @@ import react from '@vitejs/plugin-react';
 import { configDefaults, defineConfig } from 'vitest/config';
 import { compressed } from './scripts/compressed.ts';
 import { notices } from './scripts/notices.ts';
+import { offline } from './scripts/offline.ts';
 
 /** Parts of the PDF library that we never call (HTML and canvas rendering). */
 const nothing = fileURLToPath(new URL('./src/files/nothing.ts', import.meta.url));
+
+/** The worker that keeps the application for when there is no network. */
+const serviceWorker = fileURLToPath(new URL('./src/workers/serviceWorker.ts', import.meta.url));
 
 /** Licences of all that is shipped. */
 const licences = notices();
@@ -15,7 +19,7 @@ const TESTS = ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.te
 const MADE_UP = ['src/**/madeUp*.test.{ts,tsx}'];
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), licences.page(), compressed()],
+  plugins: [react(), tailwindcss(), licences.page(), compressed(), offline(serviceWorker)],
   html: { cspNonce: '__CSP_NONCE__' },
   resolve: { alias: { html2canvas: nothing, canvg: nothing, dompurify: nothing } },
   optimizeDeps: { include: ['jspdf'] },

@@ -14,6 +14,11 @@ const NOT_SCRIPTS = [
   '@fontsource-variable/atkinson-hyperlegible-next',
   '@expo-google-fonts/atkinson-hyperlegible-next',
   'tailwindcss',
+  // In the worker for offline, which is built last.
+  'workbox-core',
+  'workbox-precaching',
+  'workbox-routing',
+  'workbox-strategies',
 ];
 const IN_PACKAGE = /^.*\/node_modules\/(?:@[^/]+\/)?[^/]+/;
 const LICENCE_FILE = /^(licen[cs]e|copying|ofl|notice)/i;

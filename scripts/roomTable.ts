@@ -38,7 +38,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   },
   workers: {
     below: ['core', 'records', 'words', 'drawing', 'files'],
-    packages: ['@expo-google-fonts/atkinson-hyperlegible-next', 'jsqr'],
+    packages: ['@expo-google-fonts/atkinson-hyperlegible-next', 'jsqr', 'workbox-precaching'],
     why: 'Workers know no interface.',
   },
   ui: {
@@ -48,7 +48,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   },
   session: {
     below: ['core', 'records', 'words', 'drawing', 'files', 'store', 'workers'],
-    packages: ['@tanstack/react-query', 'dequal', 'react', 'react-router', 'zod'],
+    packages: ['@tanstack/react-query', 'dequal', 'react', 'react-router', 'workbox-window', 'zod'],
     why: 'The session has no controls.',
   },
   features: {

@@ -2,7 +2,8 @@ import { Toast } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link, NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router';
 import { useHistory } from '../session/history';
-import { type Notice, type Notify, NotifyContext, storeFailure } from '../session/notices';
+import { browserVersions } from '../session/newVersion';
+import { type Notice, type Notify, NotifyContext, storeFailure, useNotify } from '../session/notices';
 import { type Shortcut, makeShortcuts, ShortcutContext, useShortcuts } from '../session/shortcuts';
 import { useChangeSettings } from '../session/useChanges';
 import { useSettings } from '../session/useRecords';
@@ -188,6 +189,31 @@ const WaitingLine = () => {
   );
 };
 
+/** Told when a newer version waits; never at the bench, and never taken by itself. */
+const NewVersionLine = () => {
+  const standing = useSyncExternalStore(browserVersions.subscribe, browserVersions.get);
+  const { tell, failed } = useNotify();
+  const [isLater, setLater] = useState(false);
+  if (standing.is === 'current' || isLater) return null;
+  const take = (): void => {
+    browserVersions
+      .take()
+      .then(
+        taken => !taken && tell({ text: 'Close the other tabs with Jorrit first; then it is taken.' }),
+        failed,
+      );
+  };
+  return (
+    <p role="status" className="flex flex-wrap items-center gap-3 border-b-2 border-now bg-soap px-4 py-1">
+      <span className="flex-1">A newer version of Jorrit is here. What you entered stays as it is.</span>
+      <Button onClick={take}>Use it now</Button>
+      <Button look="bare" onClick={() => setLater(true)}>
+        Later
+      </Button>
+    </p>
+  );
+};
+
 /** Told when the browser has lost a workshop of the felter's own, until it is read in again or a new one is begun. */
 const LostLine = ({ lost }: { readonly lost: Marker | null }) => {
   const workshop = useWorkshop();
@@ -250,6 +276,7 @@ export const Shell = ({
             )}
             <LostLine lost={lost} />
             <WaitingLine />
+            {!atBench && <NewVersionLine />}
             <main id="view" className="flex min-h-0 flex-1 flex-col">
               <Outlet />
             </main>

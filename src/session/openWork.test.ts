@@ -259,6 +259,29 @@ describe('the work of a workshop', () => {
     expect(forwards.placed).toEqual(planWork({ ...near, direction: 'early' }).placed);
   });
 
+  it('does not shuffle a maker’s week from one minute to the next', () => {
+    const base = {
+      pieces: [
+        { ...BALL, result: { ...BALL.result, finishedAt: NOW } },
+        piece('bag', bag),
+        piece('bag2', bag),
+      ],
+      products: [PRODUCT],
+      orders: [order([newLine({ id: 'l', productId: 'balls', count: 24 })])],
+    };
+    const startsAt = (ms: number) => {
+      const { placed } = planWork(openWorkOf(bookOf({ ...base, nowMs: ms })).open);
+      return placed.map(p => [p.id, ms + (p.spans[0]?.start ?? 0) * 60_000] as const);
+    };
+    const tomorrow = nowMs + 86_400_000;
+    const first = startsAt(nowMs);
+    for (const minutes of [1, 2, 5]) {
+      const later = startsAt(nowMs + minutes * 60_000);
+      expect(later.map(([id]) => id)).toEqual(first.map(([id]) => id));
+      expect(later.filter(([, at]) => at > tomorrow)).toEqual(first.filter(([, at]) => at > tomorrow));
+    }
+  });
+
   it('what was put by hand stays, but for what slid into the past', () => {
     const slippers = piece('slippers', bag);
     const put = (at: string) => ({ ...usualWorkplace(NOW), moved: [{ task: 'slippers:1:lay', at }] });

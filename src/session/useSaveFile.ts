@@ -34,11 +34,13 @@ export const useSaveFile = (): {
     (part: (all: Snapshot) => Snapshot, name: (ending: string) => string): void => {
       const work = async (): Promise<void> => {
         const { store, workers, nowIso, isKept } = workshop;
-        const snapshot = part(await store.snapshot());
+        const all = await store.snapshot();
+        const snapshot = part(all);
         const attachments = await attachmentsOf(workshop, snapshot);
         const ask = { snapshot, attachments, exportedAt: nowIso() };
         const written = valueOf(valueOf(await workers.long.run('writeWorkshop', ask)));
         download(name(written.ending), written.type, written.bytes);
+        if (snapshot === all) workshop.unsaved.saved(nowIso());
         const said = [...written.remarks.map(issueText), ...(isKept ? [] : [onlyThisTab(snapshot)])];
         if (said.length > 0) tell({ text: said.join(' ') });
       };

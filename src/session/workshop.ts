@@ -10,6 +10,7 @@ import { type Journal, makeJournal } from './journal';
 import { type Learner, makeLearner } from './learner';
 import { makeOutbox, type Outbox } from './outbox';
 import type { Notes } from './notes';
+import { makeUnsaved, type UnsavedCount } from './unsaved';
 
 /**
  * All that a workshop has while it is open. It is a value: two of them can live in one page, each with its own store, clock and
@@ -32,6 +33,8 @@ export interface Workshop {
   /** What is half typed or half counted, kept beyond the tab where the browser does. */
   readonly notes: Notes;
   readonly workers: Workers;
+  /** What is in this browser only, since the last file. */
+  readonly unsaved: UnsavedCount;
   /** Ends what it has under way. */
   readonly close: () => void;
 }
@@ -60,6 +63,7 @@ export const makeWorkshop = (of: {
   const cache = makeCache(client, store);
   const journal = makeJournal(notes, of.tab, clock.nowMs);
   const leave = store.subscribe(cache.hear);
+  const unsaved = makeUnsaved({ store, notes, clock });
   return {
     store,
     isKept: of.isKept,
@@ -74,8 +78,10 @@ export const makeWorkshop = (of: {
     learner: makeLearner(),
     notes,
     workers,
+    unsaved,
     close: () => {
       leave();
+      unsaved.close();
       client.clear();
       workers.long.stop();
       workers.bench.stop();

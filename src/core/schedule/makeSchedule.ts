@@ -151,7 +151,7 @@ const usualTries = (tasks: number): number =>
 /**
  * Lays work into a maker's hours, everything as early as it can be: what is late least late, then all done soonest. The same work gives the
  * same schedule. Sources: see `layIn` and `justified`; swaps of two and moves of one, from memory.
- * @param tries how many swaps are tried
+ * @param tries how many swaps are tried; with none, what is most pressing comes first, and no more is done about it
  * @example makeSchedule(tasks, { hours: [{ start: 0, end: 120 }], capacity: { hands: 1 }, sittingMin: 90, restMin: 30 })
  */
 export const makeSchedule = (
@@ -161,6 +161,7 @@ export const makeSchedule = (
 ): Schedule => {
   const problem = problemOf(tasks, work);
   const first = tried(problem, ranksOf(latestFinish(problem)));
+  if (tries === 0) return scheduleOf(problem, first);
   const closed = justified(problem, first);
   const start = compare(closed.merit, first.merit) < 0 ? closed : first;
   return scheduleOf(problem, improved(problem, start, tries));

@@ -91,7 +91,12 @@ export const planWork = (open: OpenWork): PlannedWork => {
   const { tasks } = tasksOfOpen(open);
   const work = workHours(open);
   const dues = tasks.flatMap(t => t.due ?? []);
-  const forwards = (): Schedule => makeSchedule(tasks, work);
+  // Where what is most pressing first is in time, that is the order: swaps would only shuffle a maker's week from one minute to the next.
+  const forwards = (): Schedule => {
+    const plain = makeSchedule(tasks, work, 0);
+    const isLate = breaksOf(tasks, plain.placed, work).some(b => b.is === 'late');
+    return isLate || plain.unplaced.length > 0 ? makeSchedule(tasks, work) : plain;
+  };
   if (open.direction === 'early' || dues.length === 0) {
     const made = forwards();
     return { ...made, tasks, shortMin: 0, breaks: breaksOf(tasks, made.placed, work) };

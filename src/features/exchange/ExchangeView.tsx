@@ -2,6 +2,8 @@ import { Link } from 'react-router';
 import { localDay } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { useClearSample } from '../../session/useClearSample';
+import { abilities } from '../../session/withheld';
+import { useUnsaved } from '../../session/useUnsaved';
 import { usePersisted } from '../../session/usePersisted';
 import { useAllPieces } from '../../session/useRecords';
 import { useSaveFile } from '../../session/useSaveFile';
@@ -9,6 +11,8 @@ import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
 import { useTitle } from '../../ui/useTitle';
+import { ABILITY_WORDS } from '../../words/abilities';
+import { unsavedWords } from '../../words/unsaved';
 import { Bin } from './Bin';
 import { Cautions } from './Cautions';
 import { ReadIn } from './ReadIn';
@@ -23,7 +27,8 @@ const persistedWords = (persisted: boolean | null, isKept: boolean): string => {
 };
 
 const Save = () => {
-  const { nowIso, isKept } = useWorkshop();
+  const { nowIso, isKept, clock } = useWorkshop();
+  const unsaved = useUnsaved();
   const { isSaving, save } = useSaveFile();
   const persisted = usePersisted();
   return (
@@ -46,7 +51,45 @@ const Save = () => {
       >
         {isSaving ? 'Saving …' : 'Save to a file'}
       </Button>
+      <p className="mt-2" role="status">
+        {unsavedWords(
+          unsaved.changes,
+          unsaved.savedAt === null ? null : Date.parse(unsaved.savedAt),
+          clock.nowMs(),
+        )}
+      </p>
       <p className="mt-2 text-sm text-chalk">{persistedWords(persisted, isKept)}</p>
+    </section>
+  );
+};
+
+/** What this browser gives at this address, and what it withholds. */
+const Here = () => {
+  const { isSafe, all } = abilities();
+  const missing = all.filter(a => !a.isHere);
+  return (
+    <section aria-labelledby="here">
+      <h2 id="here" className="border-t-2 border-ink pt-1 text-lg font-semibold">
+        This browser
+      </h2>
+      {missing.length === 0 ? (
+        <p>It gives all that Jorrit can use: it opens without a server or network once it was open here.</p>
+      ) : (
+        <>
+          <p>{isSafe ? 'It does not know:' : 'At a plain address (http) browsers withhold:'}</p>
+          <ul className="list-disc pl-6">
+            {missing.map(a => (
+              <li key={a.id}>{ABILITY_WORDS[a.id]}</li>
+            ))}
+          </ul>
+          {!isSafe && (
+            <p className="mt-1 text-sm text-chalk">
+              On this computer itself, open it at 127.0.0.1; elsewhere in the house it takes an address with
+              https.
+            </p>
+          )}
+        </>
+      )}
     </section>
   );
 };
@@ -107,6 +150,7 @@ export const ExchangeView = () => {
         <ReadIn />
         <Recipes />
         <Sample />
+        <Here />
         <Bin />
         <Cautions />
       </div>

@@ -5,6 +5,7 @@ import { orderKind } from '../../records/order';
 import { dayOf, localMoment, sayDay } from '../../session/clock';
 import { useLogs } from '../../session/useLogs';
 import { useNow } from '../../session/useNow';
+import { useUnsaved } from '../../session/useUnsaved';
 import { useLinesLeft } from '../../session/useLinesLeft';
 import { useRack } from '../../session/useRack';
 import { useLive, usePieces, useSettings, useWools } from '../../session/useRecords';
@@ -13,6 +14,7 @@ import { buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
 import { WAITING, waitWords } from '../../words/finishing';
+import { isTimeToSave, unsavedWords } from '../../words/unsaved';
 import { BrokenPiece } from './BrokenPiece';
 import { type PiecePlacement, placeOnTable, PieceOnTable } from './PieceOnTable';
 import { Unreadable } from './Unreadable';
@@ -81,6 +83,22 @@ const Waiting = () => {
   );
 };
 const LOOKS_MS = 15_000;
+
+/** Said quietly when much is in this browser only. */
+const TimeToSave = () => {
+  const { changes, savedAt } = useUnsaved();
+  const nowMs = useNow(DAY_LOOKS_MS);
+  const savedMs = savedAt === null ? null : Date.parse(savedAt);
+  if (!isTimeToSave(changes, savedMs, nowMs)) return null;
+  return (
+    <p className="mb-4 text-chalk">
+      {unsavedWords(changes, savedMs, nowMs)}{' '}
+      <Link to="/file" className="underline underline-offset-2">
+        Save it to a file
+      </Link>
+    </p>
+  );
+};
 
 /** What is wanted within so many days is told on the table. */
 const SOON_DAYS = 14;
@@ -162,6 +180,7 @@ export const WorkshopView = () => {
       <Unreadable />
       <Waiting />
       <DueSoon />
+      <TimeToSave />
       {PLACES.map(({ stage, name }) => {
         const here = all.filter(laid => laid.context === stage);
         return (

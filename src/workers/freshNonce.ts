@@ -1,0 +1,27 @@
+/** Headers of the server that go with the page from the cache too. */
+const KEPT = [
+  'content-type',
+  'content-security-policy',
+  'cross-origin-embedder-policy',
+  'cross-origin-opener-policy',
+  'cross-origin-resource-policy',
+  'referrer-policy',
+  'x-content-type-options',
+] as const;
+
+/**
+ * A page that was kept, with a new nonce in its marks and in its policy: the same is never used twice.
+ * @param nonce base64
+ */
+export const withFreshNonce = (
+  html: string,
+  headers: Headers,
+  nonce: string,
+): { readonly html: string; readonly headers: Headers } => {
+  const fresh = new Headers();
+  for (const name of KEPT) {
+    const value = headers.get(name);
+    if (value !== null) fresh.set(name, value.replaceAll(/'nonce-[^']*'/g, `'nonce-${nonce}'`));
+  }
+  return { html: html.replaceAll(/nonce="[^"]*"/g, `nonce="${nonce}"`), headers: fresh };
+};
