@@ -5,6 +5,7 @@ import { configDefaults, defineConfig } from 'vitest/config';
 import { compressed } from './scripts/compressed.ts';
 import { notices } from './scripts/notices.ts';
 import { offline } from './scripts/offline.ts';
+import { staticHost } from './scripts/staticHost.ts';
 
 /** Parts of the PDF library that we never call (HTML and canvas rendering). */
 const nothing = fileURLToPath(new URL('./src/files/nothing.ts', import.meta.url));
@@ -19,7 +20,7 @@ const TESTS = ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.te
 const MADE_UP = ['src/**/madeUp*.test.{ts,tsx}'];
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), licences.page(), compressed(), offline(serviceWorker)],
+  plugins: [react(), tailwindcss(), licences.page(), compressed(), staticHost(), offline(serviceWorker)],
   html: { cspNonce: '__CSP_NONCE__' },
   resolve: { alias: { html2canvas: nothing, canvg: nothing, dompurify: nothing } },
   optimizeDeps: { include: ['jspdf'] },

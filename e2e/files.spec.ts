@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { SAMPLE, clearedWorkshop, expect, test, pieceAct } from './jorrit';
+import { field, SAMPLE, clearedWorkshop, expect, test, pieceAct } from './jorrit';
 
 const saved = async (page: Page, click: () => Promise<void>): Promise<string> => {
   const [download] = await Promise.all([page.waitForEvent('download'), click()]);
@@ -77,4 +77,79 @@ test('clearing the sample can be undone', async ({ page }) => {
   await clearedWorkshop(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.getByText(/made-up pieces are here/)).toBeVisible();
+});
+
+test('a day can be gone back to, one piece of it as well, and that undone', async ({ page }) => {
+  await page.goto('/pieces/sample-fern-mat/plan');
+  await field(page, 'Name of the piece').fill('Fern mat, as it was');
+  await page.waitForTimeout(5000);
+  await page.goto('/file');
+  const days = page.getByRole('region', { name: 'Days to go back to' });
+  // At the first change of a day, a moment after it: the view is asked anew until it is there.
+  await expect(async () => {
+    await page.goto('/rack');
+    await page.goto('/file');
+    await expect(days.getByRole('button')).toHaveCount(1, { timeout: 1000 });
+  }).toPass({ timeout: 30_000 });
+  await page.goto('/pieces/sample-fern-mat/plan');
+  await field(page, 'Name of the piece').fill('Spoilt by a slip');
+  await page.goto('/pieces/sample-lamp-band/plan');
+  await field(page, 'Name of the piece').fill('Another change, to be kept');
+  await page.goto('/file');
+  await days.getByRole('button').click();
+  const asked = page.getByRole('region', { name: 'What to take' });
+  await asked.getByRole('checkbox', { name: /Fern mat, as it was/ }).check();
+  await asked.getByRole('button', { name: 'Take 1' }).click();
+  await expect(page.getByText(/^Opened: 0 new, 1 updated/)).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Fern mat, as it was/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Another change, to be kept/ })).toBeVisible();
+});
+
+test('a copy keeps itself in a file that was chosen: written when the page is put aside, crash-safe, and told when it cannot be', async ({
+  page,
+}) => {
+  // A file of the browser's own file system stands in for one that a person chooses: it is written by the same calls.
+  await page.addInitScript(() => {
+    const pick = async (): Promise<unknown> =>
+      (await navigator.storage.getDirectory()).getFileHandle('my-workshop.json', { create: true });
+    Reflect.set(window, 'showSaveFilePicker', pick);
+  });
+  const inFile = (): Promise<string> =>
+    page.evaluate(async () => {
+      const folder = await navigator.storage.getDirectory();
+      return (await (await folder.getFileHandle('my-workshop.json')).getFile()).text();
+    });
+  await page.goto('/file');
+  await page.getByRole('button', { name: 'Keep a copy in a file by itself' }).click();
+  await expect(page.getByText(/A copy keeps itself in my-workshop\.json, last on/)).toBeVisible();
+  expect(JSON.parse(await inFile())).toMatchObject({ format: 'jorrit-workshop' });
+  await expect(page.getByText(/nothing changed since/)).toBeVisible();
+  // It is known again after a reload, and written when the page is put aside.
+  await page.goto('/pieces/sample-fern-mat/plan');
+  await field(page, 'Name of the piece').fill('Named at the end of a sitting');
+  await page.waitForTimeout(3000);
+  await page.evaluate(() => {
+    Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true });
+    document.dispatchEvent(new Event('visibilitychange'));
+  });
+  await expect.poll(inFile).toContain('Named at the end of a sitting');
+  await page.goto('/file');
+  await expect(page.getByText(/A copy keeps itself in my-workshop\.json/)).toBeVisible();
+  // The file is gone, and its place with it: told, with what to do; the workshop itself is as it was.
+  await page.getByRole('button', { name: 'No copy any more' }).click();
+  await expect(page.getByRole('button', { name: 'Keep a copy in a file by itself' })).toBeVisible();
+  await page.evaluate(() => {
+    Reflect.set(window, 'showSaveFilePicker', async () => {
+      const handle = await (
+        await navigator.storage.getDirectory()
+      ).getFileHandle('full.json', { create: true });
+      Reflect.set(Object.getPrototypeOf(handle), 'createWritable', () =>
+        Promise.reject(new Error('No space left.')),
+      );
+      return handle;
+    });
+  });
+  await page.getByRole('button', { name: 'Keep a copy in a file by itself' }).click();
+  await expect(page.getByText('The copy in full.json could not be written.')).toBeVisible();
 });

@@ -1,6 +1,7 @@
 import { cp, mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { createServer } from 'node:http';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { extname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { type BrowserContext, chromium, expect, type Page, test } from '@playwright/test';
 import { BROWSER_FLAGS, browserPath } from '../scripts/browser.mjs';
@@ -199,4 +200,63 @@ test('a newer version waits: told in one line, not at the bench, not while anoth
   await expect(line).toHaveCount(0);
   await context.close();
   await server.stop();
+});
+
+/** A host of plain files: nothing but what lies in the folder, and its 404 page for all else. */
+const servePlain = async (root: string): Promise<{ at: string; stop: () => Promise<void> }> => {
+  const types: Readonly<Record<string, string>> = {
+    '.js': 'text/javascript',
+    '.css': 'text/css',
+    '.html': 'text/html',
+    '.svg': 'image/svg+xml',
+    '.woff2': 'font/woff2',
+  };
+  const host = createServer((request, reply) => {
+    const path = (request.url ?? '/').split('?')[0] ?? '/';
+    const send = (status: number, name: string): Promise<void> =>
+      readFile(join(root, name)).then(bytes => {
+        reply
+          .writeHead(status, { 'content-type': types[extname(name)] ?? 'application/octet-stream' })
+          .end(bytes);
+      });
+    send(200, path === '/' ? '/index.html' : path)
+      .catch(() => send(404, '/404.html'))
+      .catch(() => reply.writeHead(500).end());
+  });
+  await new Promise<void>(resolve => host.listen(0, '127.0.0.1', resolve));
+  const at = host.address();
+  return {
+    at: `http://127.0.0.1:${typeof at === 'object' && at ? at.port : 0}`,
+    stop: () =>
+      new Promise(resolve => {
+        host.close(() => resolve());
+        host.closeAllConnections();
+      }),
+  };
+};
+
+test('the built folder works from a host of plain files: its policy in the page, each view at its address, then offline', async () => {
+  test.setTimeout(120_000);
+  const host = await servePlain(DIST);
+  const context = await openProfile(newProfile());
+  const page = await context.newPage();
+  const complaints = complaintsOf(page);
+  await page.goto(host.at);
+  await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
+  await page.getByRole('link', { name: 'Kelp cosy, four cups' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Kelp cosy, four cups' })).toBeAttached();
+  const planted = (): Promise<unknown> =>
+    page.evaluate(() => {
+      const script = document.createElement('script');
+      script.textContent = 'window.planted = 1';
+      document.head.append(script);
+      return Reflect.get(window, 'planted') ?? 'not taken';
+    });
+  expect(complaints).toEqual([]);
+  expect(await planted()).toBe('not taken');
+  await isKept(page);
+  await host.stop();
+  await page.goto(`${host.at}/schedule`);
+  await expect(page.getByRole('list', { name: 'Days' })).toBeVisible();
+  await context.close();
 });

@@ -3,8 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative, sep } from 'node:path';
 import { build, type Plugin } from 'vite';
 
-/** Not kept for offline: packed copies of what is kept, and the worker itself. */
-const NOT_KEPT = /(\.(br|gz|map)|^sw\.js)$/;
+/** Not kept for offline: packed copies of what is kept, the worker itself, and what only hosts of plain files read. */
+const NOT_KEPT = /(\.(br|gz|map)|^sw\.js|^404\.html|^_headers)$/;
 /** What has its revision in its name. */
 const HASHED = /^assets\/.*-[\w-]{8,}\.\w+$/;
 

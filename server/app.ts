@@ -5,30 +5,12 @@ import compress from '@fastify/compress';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import Fastify, { type FastifyInstance, type FastifyReply } from 'fastify';
+import { NONCE, pagePolicy, SCRIPT_POLICY } from './policy';
 
-const NONCE = '__CSP_NONCE__';
 /** A request that has not come whole by then is given up: it must not hold the stop either. */
 const REQUEST_MS = 10_000;
 /** Nothing is sent here but questions. */
 const LARGEST_BODY = 1024;
-
-const COMMON = [
-  "default-src 'self'",
-  "script-src 'self'",
-  "worker-src 'self'",
-  "img-src 'self' data: blob:",
-  "font-src 'self'",
-  "connect-src 'self'",
-  "object-src 'none'",
-  "base-uri 'none'",
-  "form-action 'none'",
-  "frame-ancestors 'none'",
-];
-
-/** Everything comes from here; styles by nonce, so nothing else can be injected. */
-const pagePolicy = (nonce: string): string => [...COMMON, `style-src 'self' 'nonce-${nonce}'`].join('; ');
-/** A worker is a document of its own: what it may reach stands with its script. It has no styles. */
-const SCRIPT_POLICY = [...COMMON, "style-src 'none'"].join('; ');
 
 /** Whether a path is a view's own address: it names no file. */
 const isView = (url: string): boolean => !/\.[a-z0-9]+$/i.test(url.split('?')[0] ?? '');
@@ -68,7 +50,8 @@ export const makeServer = async (root: string): Promise<FastifyInstance> => {
     index: false,
     cacheControl: false,
     preCompressed: true,
-    allowedPath: path => path !== '/index.html',
+    // The same page under another name, and what only other hosts read.
+    allowedPath: path => !['/index.html', '/404.html', '/_headers'].includes(path),
     setHeaders: (reply, path) => {
       const hashed = path.startsWith(join(root, 'assets'));
       reply.setHeader('cache-control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');

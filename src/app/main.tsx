@@ -4,6 +4,8 @@ import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
+import { makeOwnCopy } from '../session/ownCopy';
+import { OwnCopyContext } from '../session/useOwnCopy';
 import { WorkshopContext } from '../session/workshop';
 import { openWorkshop } from './openWorkshop';
 import { makeRouter } from './routes';
@@ -17,11 +19,14 @@ const start = async (): Promise<void> => {
   if (!place) return;
   const root = createRoot(place);
   const { workshop, notice, lost } = await openWorkshop(() => root.render(<NotOpenYet />));
+  const ownCopy = makeOwnCopy(workshop, window);
   root.render(
     <StrictMode>
       <WorkshopContext value={workshop}>
         <QueryClientProvider client={workshop.client}>
-          <RouterProvider router={makeRouter({ notice, lost })} />
+          <OwnCopyContext value={ownCopy}>
+            <RouterProvider router={makeRouter({ notice, lost })} />
+          </OwnCopyContext>
         </QueryClientProvider>
       </WorkshopContext>
     </StrictMode>,

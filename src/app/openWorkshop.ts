@@ -2,6 +2,8 @@ import { issue } from '../core/issues';
 import { ISSUES, issueText } from '../words/issues';
 import { systemChance } from '../session/chance';
 import { systemClock } from '../session/clock';
+import { browserDayCopies } from '../session/dayCopies';
+import { keepDays } from '../session/keepDays';
 import { keepMarker } from '../session/keepMarker';
 import type { Marker } from '../session/marker';
 import { browserNotes } from '../session/notes';
@@ -51,6 +53,8 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
   }
   // Before the notes are carried out: what a hand changed a moment before its tab was closed is the felter's own too.
   keepMarker(workshop, marker);
+  const copies = browserDayCopies();
+  if (copies) keepDays(workshop, copies);
   // A note that cannot be carried out now stays for the next start; it must not keep the workshop shut.
   const living = await browserTabs.living();
   const failed = await workshop.journal

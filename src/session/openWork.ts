@@ -1,6 +1,6 @@
 import { planOf } from '../core/plan/planOf';
 import { withoutSpans } from '../core/schedule/withoutSpans';
-import type { Joining, Work } from '../core/schedule/workTasks';
+import type { Joining, Work } from '../core/schedule/work';
 import type { OpenWork, OpenPromise } from '../core/schedule/planWork';
 import { deliveredOf, type StockState } from '../core/stock/ledger';
 import { type PromisedLine, toMake } from '../core/stock/promised';

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
-import type { PlannedWork, PromiseReadiness } from '../core/schedule/planWork';
+import type { PlannedWork } from '../core/schedule/planWork';
+import type { PromiseReadiness } from '../core/schedule/readinessOf';
 import { classKind } from '../records/feltClass';
 import { orderKind } from '../records/order';
 import { pieceKind } from '../records/piece';

@@ -2,18 +2,10 @@ import { useCallback, useState } from 'react';
 import { issueText } from '../words/issues';
 import { download } from '../files/download';
 import { pieceKind } from '../records/piece';
-import { KINDS } from '../records/kinds';
 import { ofKind, type Snapshot } from '../records/snapshot';
-import { namedAttachments } from '../store/attachments';
-import { valueOf } from './jobError';
 import { useNotify } from './notices';
-import { useWorkshop, type Workshop } from './workshop';
-
-const attachmentsOf = async ({ store }: Workshop, snapshot: Snapshot) => {
-  const hashes = [...namedAttachments(snapshot, KINDS).keys()];
-  const found = await Promise.all(hashes.map(hash => store.attachment(hash)));
-  return found.filter(a => a !== null);
-};
+import { useWorkshop } from './workshop';
+import { writtenFile } from './writtenFile';
 
 /** What the file holds where the browser's own workshop could not be opened. */
 const onlyThisTab = (snapshot: Snapshot): string => {
@@ -33,14 +25,10 @@ export const useSaveFile = (): {
   const save = useCallback(
     (part: (all: Snapshot) => Snapshot, name: (ending: string) => string): void => {
       const work = async (): Promise<void> => {
-        const { store, workers, nowIso, isKept } = workshop;
-        const all = await store.snapshot();
-        const snapshot = part(all);
-        const attachments = await attachmentsOf(workshop, snapshot);
-        const ask = { snapshot, attachments, exportedAt: nowIso() };
-        const written = valueOf(valueOf(await workers.long.run('writeWorkshop', ask)));
+        const { nowIso, isKept } = workshop;
+        const { file: written, snapshot, isAll } = await writtenFile(workshop, part);
         download(name(written.ending), written.type, written.bytes);
-        if (snapshot === all) workshop.unsaved.saved(nowIso());
+        if (isAll) workshop.unsaved.saved(nowIso());
         const said = [...written.remarks.map(issueText), ...(isKept ? [] : [onlyThisTab(snapshot)])];
         if (said.length > 0) tell({ text: said.join(' ') });
       };

@@ -11,7 +11,7 @@ import { planOf } from '../core/plan/planOf';
 import type { WorkedPiece } from '../core/schedule/ownPace';
 import { phaseMinutes, phasesOf } from '../core/schedule/phaseMinutes';
 import { PHASES } from '../core/schedule/practiceMinutes';
-import type { Work } from '../core/schedule/workTasks';
+import type { Work } from '../core/schedule/work';
 import { entriesInForce } from '../core/log/entriesInForce';
 import { wayOf } from '../core/ways/register';
 import type { Entry } from '../records/entry';

@@ -1,5 +1,5 @@
 import type { Break } from '../core/schedule/breaksOf';
-import type { TaskDoes, WorkTask } from '../core/schedule/workTasks';
+import type { TaskDoes, WorkTask } from '../core/schedule/work';
 
 /** What is done in a task. */
 const TASK_WORDS: Readonly<Record<TaskDoes, string>> = {

@@ -11,6 +11,7 @@ it('a page from the cache has a nonce of its own in every mark and in its policy
     'cache-control': 'no-store',
   });
   const page =
+    `<meta http-equiv="Content-Security-Policy" content="style-src 'self' 'nonce-OLD='">` +
     '<meta property="csp-nonce" nonce="OLD="><link nonce="OLD=" rel="stylesheet"><script nonce="OLD="></script>';
   const { html, headers } = withFreshNonce(page, kept, 'NEW+/=');
   expect(html.match(/nonce="NEW\+\/="/g)).toHaveLength(3);

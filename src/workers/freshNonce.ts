@@ -18,10 +18,11 @@ export const withFreshNonce = (
   headers: Headers,
   nonce: string,
 ): { readonly html: string; readonly headers: Headers } => {
+  const inPolicy = (text: string): string => text.replaceAll(/'nonce-[^']*'/g, `'nonce-${nonce}'`);
   const fresh = new Headers();
   for (const name of KEPT) {
     const value = headers.get(name);
-    if (value !== null) fresh.set(name, value.replaceAll(/'nonce-[^']*'/g, `'nonce-${nonce}'`));
+    if (value !== null) fresh.set(name, inPolicy(value));
   }
-  return { html: html.replaceAll(/nonce="[^"]*"/g, `nonce="${nonce}"`), headers: fresh };
+  return { html: inPolicy(html).replaceAll(/nonce="[^"]*"/g, `nonce="${nonce}"`), headers: fresh };
 };

@@ -81,7 +81,7 @@ const WORK: JobRunner = {
     return { answer: planWork(open) };
   },
   readiness: async ({ open, rank }, progress) => {
-    const { readinessOf } = await import('../core/schedule/planWork');
+    const { readinessOf } = await import('../core/schedule/readinessOf');
     return { answer: readinessOf(open, rank, progress) };
   },
   recipeCardPdf: async ({ page, paper, copies }) => {

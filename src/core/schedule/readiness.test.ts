@@ -5,7 +5,8 @@ import { LOGGED_SD, ownPace, PACE_SHARES, type WorkedPiece } from './ownPace';
 import { PHASES, type Phase, practiceMinutes } from './practiceMinutes';
 import { drawn, mostReady, readiness } from './readiness';
 import { endOf, hours, paced } from './testing/tasks';
-import { tasksOfWork, type Work } from './workTasks';
+import { tasksOfWork } from './workTasks';
+import type { Work } from './work';
 
 const evenings = hours(
   Array.from({ length: 200 }, (_, day): [number, number] => [1440 * day + 1140, 1440 * day + 1260]),

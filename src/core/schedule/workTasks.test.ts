@@ -8,7 +8,8 @@ import { ownPace } from './ownPace';
 import { phaseMinutes } from './phaseMinutes';
 import { practiceMinutes, restsOvernightH } from './practiceMinutes';
 import { makeSchedule } from './makeSchedule';
-import { joiningTask, tasksOfWork, type Work } from './workTasks';
+import { joiningTask, tasksOfWork } from './workTasks';
+import type { Work } from './work';
 import { WAY_IDS } from '../forms/wayId';
 
 const WORK: Work = {

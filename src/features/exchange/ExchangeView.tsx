@@ -6,6 +6,7 @@ import { abilities } from '../../session/withheld';
 import { useUnsaved } from '../../session/useUnsaved';
 import { usePersisted } from '../../session/usePersisted';
 import { useAllPieces } from '../../session/useRecords';
+import { useReadFile } from '../../session/useReadFile';
 import { useSaveFile } from '../../session/useSaveFile';
 import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
@@ -15,6 +16,8 @@ import { ABILITY_WORDS } from '../../words/abilities';
 import { unsavedWords } from '../../words/unsaved';
 import { Bin } from './Bin';
 import { Cautions } from './Cautions';
+import { DaysBack } from './DaysBack';
+import { KeptCopy } from './KeptCopy';
 import { ReadIn } from './ReadIn';
 import { sampleCounts } from './sampleCounts';
 
@@ -58,6 +61,7 @@ const Save = () => {
           clock.nowMs(),
         )}
       </p>
+      <KeptCopy />
       <p className="mt-2 text-sm text-chalk">{persistedWords(persisted, isKept)}</p>
     </section>
   );
@@ -142,13 +146,15 @@ const Sample = () => {
 /** File: the whole workshop out and in, what was deleted, and the sample cleared. */
 export const ExchangeView = () => {
   useTitle('File');
+  const reading = useReadFile();
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
       <h1 className="text-3xl font-semibold">File</h1>
       <div className="mt-3 grid max-w-4xl gap-x-12 gap-y-6 md:grid-cols-2">
         <Save />
-        <ReadIn />
+        <ReadIn reading={reading} />
         <Recipes />
+        <DaysBack onFile={reading.onFile} />
         <Sample />
         <Here />
         <Bin />

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Issue } from '../../core/issues';
 import { ISSUES, issueText } from '../../words/issues';
 import { recordKey } from '../../records/register';
-import { type ChosenFile, useReadFile } from '../../session/useReadFile';
+import type { ChosenFile, useReadFile } from '../../session/useReadFile';
 import { useUndo } from '../../session/useUndo';
 import type { Difference, ImportResult as Report, RecordComparison } from '../../store/importing';
 import { Button } from '../../ui/Button';
@@ -111,8 +111,8 @@ const Asked = (props: {
 };
 
 /** Reads a workshop file in, with a choice where something here is otherwise, and an undo of all of it. */
-export const ReadIn = () => {
-  const { came, onFile, onTake, leave } = useReadFile();
+export const ReadIn = ({ reading }: { readonly reading: ReturnType<typeof useReadFile> }) => {
+  const { came, onFile, onTake, leave } = reading;
   const { undo } = useUndo();
   return (
     <section aria-labelledby="in">

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Break } from '../../core/schedule/breaksOf';
-import type { WorkTask } from '../../core/schedule/workTasks';
+import type { WorkTask } from '../../core/schedule/work';
 import { localTime, sayDay } from '../../session/clock';
 import { Button, buttonClass } from '../../ui/Button';
 import { breakWords, lengthWords, taskWords } from '../../words/schedule';

@@ -1,6 +1,6 @@
 import type { Placed } from '../../core/schedule/task';
 import type { PlannedWork } from '../../core/schedule/planWork';
-import type { WorkTask } from '../../core/schedule/workTasks';
+import type { WorkTask } from '../../core/schedule/work';
 import type { Workplace } from '../../records/workplace';
 import { dayOf } from '../../session/clock';
 import type { ClassTime } from '../../session/openWork';

@@ -1,0 +1,29 @@
+import type { WrittenFile } from '../files/fileTypes';
+import { KINDS } from '../records/kinds';
+import type { Snapshot } from '../records/snapshot';
+import { namedAttachments } from '../store/attachments';
+import { valueOf } from './jobError';
+import type { Workshop } from './workshop';
+
+const attachmentsOf = async ({ store }: Workshop, snapshot: Snapshot) => {
+  const hashes = [...namedAttachments(snapshot, KINDS).keys()];
+  const found = await Promise.all(hashes.map(hash => store.attachment(hash)));
+  return found.filter(a => a !== null);
+};
+
+/**
+ * The workshop, or a part of it, as a file that was read back, pictures and all; written in the worker. Throws a `JobError`.
+ * @param part what of the workshop is written
+ */
+export const writtenFile = async (
+  workshop: Workshop,
+  part: (all: Snapshot) => Snapshot = all => all,
+): Promise<{ readonly file: WrittenFile; readonly snapshot: Snapshot; readonly isAll: boolean }> => {
+  const { store, workers, nowIso } = workshop;
+  const all = await store.snapshot();
+  const snapshot = part(all);
+  const attachments = await attachmentsOf(workshop, snapshot);
+  const ask = { snapshot, attachments, exportedAt: nowIso() };
+  const file = valueOf(valueOf(await workers.long.run('writeWorkshop', ask)));
+  return { file, snapshot, isAll: snapshot === all };
+};
