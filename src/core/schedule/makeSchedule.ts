@@ -83,6 +83,8 @@ const justified = (problem: Problem, found: Found): Found => {
 
 /** Tries that a schedule is given: fewer, the more there is to lay in. */
 const TRIES = { most: 400, work: 12_000 } as const;
+/** So few are tried in every order there is: at most 720. */
+const EVERY_ORDER = 6;
 const SEED = 14;
 
 /** What a schedule costs, in minutes of the end of all: a minute late counts more, what has no place more than all. */
@@ -136,6 +138,22 @@ const improved = (problem: Problem, first: Found, tries: number): Found => {
   return compare(closed.merit, best.merit) < 0 ? closed : best;
 };
 
+/** The best of every order. */
+const bestOfAll = (problem: Problem, first: Found): Found => {
+  const n = problem.jobs.length;
+  let best = first;
+  const fill = (rank: readonly number[]): void => {
+    if (rank.length === n) {
+      const found = tried(problem, rank);
+      if (compare(found.merit, best.merit) < 0) best = found;
+      return;
+    }
+    for (let next = 0; next < n; next += 1) if (!rank.includes(next)) fill([...rank, next]);
+  };
+  fill([]);
+  return best;
+};
+
 const scheduleOf = ({ jobs }: Problem, { laid, rank }: Found): Schedule => ({
   placed: laid
     .filter(p => p !== null)
@@ -164,7 +182,10 @@ export const makeSchedule = (
   if (tries === 0) return scheduleOf(problem, first);
   const closed = justified(problem, first);
   const start = compare(closed.merit, first.merit) < 0 ? closed : first;
-  return scheduleOf(problem, improved(problem, start, tries));
+  return scheduleOf(
+    problem,
+    tasks.length <= EVERY_ORDER ? bestOfAll(problem, start) : improved(problem, start, tries),
+  );
 };
 
 /** Everything as late as it may be. */
