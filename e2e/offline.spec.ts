@@ -28,6 +28,8 @@ const openProfile = (profile: string): Promise<BrowserContext> =>
 
 /** Until everything of the build is kept and this page is answered from what is kept. */
 const isKept = async (page: Page): Promise<void> => {
+  await page.goto(new URL('/file', page.url()).href);
+  await page.getByRole('button', { name: 'Keep it for when there is no network' }).click();
   await expect
     .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), {
       timeout: 40_000,

@@ -79,6 +79,8 @@ test('a block is moved by keys and by hand, what breaks is told, and it goes bac
 });
 
 test('a block is dragged to another day, stays there, and is let go by undo', async ({ page }) => {
+  // High enough for three days to be in sight at once, whatever the time of day leaves of the first.
+  await page.setViewportSize({ width: 1280, height: 1900 });
   await page.goto('/schedule');
   const blocks = days(page).locator('[data-task]');
   await expect(blocks.nth(1)).toBeVisible();
@@ -88,7 +90,6 @@ test('a block is dragged to another day, stays there, and is let go by undo', as
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading') })
     .nth(2);
-  await two.scrollIntoViewIfNeeded();
   const from = await block.boundingBox();
   const to = await two.locator('ul').boundingBox();
   if (!from || !to) throw new Error('nothing to drag');

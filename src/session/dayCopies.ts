@@ -1,3 +1,5 @@
+import { hasRoom } from './hasRoom';
+
 /** A copy of the whole workshop as it stood on a day. */
 export interface DayCopy {
   /** As 2026-11-28. */
@@ -27,6 +29,8 @@ export const browserDayCopies = (): DayCopies | null => {
     (await storage.getDirectory()).getDirectoryHandle(FOLDER, { create: true });
   return {
     list: async () => {
+      // Where room is short this file system is not even begun: it lives on what the workshop needs.
+      if (!(await hasRoom())) return [];
       const found: DayCopy[] = [];
       for await (const handle of (await folder()).values()) {
         const day = NAME.exec(handle.name)?.[1];
@@ -36,6 +40,7 @@ export const browserDayCopies = (): DayCopies | null => {
       return found.toSorted((a, b) => (a.day < b.day ? 1 : -1));
     },
     keep: async (day, bytes) => {
+      if (!(await hasRoom())) return;
       const handle = await (await folder()).getFileHandle(nameOf(day), { create: true });
       // Written beside it, and put in its place when it is whole.
       const out = await handle.createWritable();

@@ -1,4 +1,5 @@
 import type { Workbox } from 'workbox-window';
+import { hasRoom } from './hasRoom';
 import { browserTabs } from './tabs';
 
 /** What stands in the way of a new version. */
@@ -12,6 +13,13 @@ export type Standing =
 export interface Versions {
   readonly get: () => Standing;
   readonly subscribe: (listener: () => void) => () => void;
+  /** Whether it is kept for when there is no server or network. */
+  readonly isKept: () => Promise<boolean>;
+  /**
+   * Keeps it: some ten megabytes. Asked for by the maker and never begun by itself: on a disk that is full, a browser that is ended while
+   * it keeps them was seen to let the whole workshop go.
+   */
+  readonly keep: () => Promise<void>;
   /** Takes the newer version: false where other tabs still work with this one. */
   readonly take: () => Promise<boolean>;
 }
@@ -28,6 +36,7 @@ const make = (): Versions => {
   let workbox: Workbox | null = null;
   const listeners = new Set<() => void>();
   const begin = async (): Promise<void> => {
+    if (!(await hasRoom())) return;
     const { Workbox: Kept } = await import('workbox-window');
     const found = new Kept('/sw.js');
     workbox = found;
@@ -38,14 +47,23 @@ const make = (): Versions => {
     await found.register();
     setInterval(() => void found.update().catch(() => undefined), ASKS_MS);
   };
+  const isKept = async (): Promise<boolean> =>
+    canKeep() && (await navigator.serviceWorker.getRegistration()) !== undefined;
   // The first view comes first: nobody waits for this.
-  if (canKeep()) window.addEventListener('load', () => void begin().catch(() => undefined), { once: true });
+  const onLoad = (): void =>
+    void isKept().then(
+      kept => (kept ? begin() : undefined),
+      () => undefined,
+    );
+  if (canKeep()) window.addEventListener('load', onLoad, { once: true });
   return {
     get: () => standing,
     subscribe: listener => {
       listeners.add(listener);
       return () => void listeners.delete(listener);
     },
+    isKept,
+    keep: begin,
     take: async () => {
       if ((await browserTabs.living()).size > 1) return false;
       workbox?.addEventListener('controlling', () => window.location.reload());

@@ -28,6 +28,8 @@ export interface OwnCopy {
 /** A sitting is over when nothing was changed for so long. */
 const SITTING_MS = 15 * 60_000;
 const LOOKS_MS = 30_000;
+/** Noted while a file is chosen. */
+const CHOSEN = 'jorrit.copy';
 
 interface Picker {
   readonly showSaveFilePicker?: (of: object) => Promise<FileSystemFileHandle>;
@@ -51,7 +53,7 @@ const writeInto = async (workshop: Workshop, handle: FileSystemFileHandle): Prom
 
 /** Keeps a copy by itself: at the end of each sitting, and when the page is put aside. */
 export const makeOwnCopy = (workshop: Workshop, page: Window & Picker): OwnCopy => {
-  const { unsaved, clock, nowIso } = workshop;
+  const { unsaved, clock, nowIso, notes } = workshop;
   let standing: CopyStanding = page.showSaveFilePicker ? { is: 'off' } : { is: 'none' };
   let handle: FileSystemFileHandle | null = null;
   let changedMs = clock.nowMs();
@@ -78,6 +80,8 @@ export const makeOwnCopy = (workshop: Workshop, page: Window & Picker): OwnCopy 
     }
   };
   const begin = async (): Promise<void> => {
+    // No second database is opened where none is needed.
+    if (notes.get(CHOSEN) === null) return;
     handle = await copyHandle();
     if (!handle) return;
     const isAllowed = await mayWrite(handle);
@@ -110,6 +114,7 @@ export const makeOwnCopy = (workshop: Workshop, page: Window & Picker): OwnCopy 
       if (!chosen) return;
       handle = chosen;
       await setCopyHandle(chosen);
+      notes.set(CHOSEN, '1');
       await write();
     },
     allow: async () => {
@@ -119,6 +124,7 @@ export const makeOwnCopy = (workshop: Workshop, page: Window & Picker): OwnCopy 
     stop: async () => {
       handle = null;
       await setCopyHandle(null);
+      notes.remove(CHOSEN);
       set({ is: 'off' });
     },
   };

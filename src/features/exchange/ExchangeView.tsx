@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { localDay } from '../../session/clock';
+import { browserVersions } from '../../session/newVersion';
 import { useNotify } from '../../session/notices';
 import { useClearSample } from '../../session/useClearSample';
 import { abilities } from '../../session/withheld';
@@ -67,6 +69,27 @@ const Save = () => {
   );
 };
 
+/** Keeps the application itself for when there is no network: asked for, since it takes room. */
+const KeepOffline = () => {
+  const { failed } = useNotify();
+  const { data: isKept, refetch } = useQuery({
+    queryKey: ['offline'],
+    queryFn: browserVersions.isKept,
+    staleTime: 0,
+  });
+  if (isKept === undefined) return null;
+  return isKept ? (
+    <p className="mt-2">Jorrit is kept here: it opens without a server or network.</p>
+  ) : (
+    <div className="mt-2">
+      <Button onClick={() => void browserVersions.keep().then(() => refetch(), failed)}>
+        Keep it for when there is no network
+      </Button>
+      <p className="mt-1 text-sm text-chalk">It takes about 10 MB. Not on a disk that is nearly full.</p>
+    </div>
+  );
+};
+
 /** What this browser gives at this address, and what it withholds. */
 const Here = () => {
   const { isSafe, all } = abilities();
@@ -77,7 +100,7 @@ const Here = () => {
         This browser
       </h2>
       {missing.length === 0 ? (
-        <p>It gives all that Jorrit can use: it opens without a server or network once it was open here.</p>
+        <p>It gives all that Jorrit can use.</p>
       ) : (
         <>
           <p>{isSafe ? 'It does not know:' : 'At a plain address (http) browsers withhold:'}</p>
@@ -94,6 +117,7 @@ const Here = () => {
           )}
         </>
       )}
+      {all.some(a => a.id === 'offline' && a.isHere) && <KeepOffline />}
     </section>
   );
 };
