@@ -13,8 +13,6 @@ const watch = (page: Page, origin: string): Watch => {
     if (url.origin !== origin && !['data:', 'blob:'].includes(url.protocol)) seen.foreign.push(r.url());
   });
   page.on('console', m => {
-    // Said by the browser's driver, which keeps the worker for offline out of all tests but its own.
-    if (m.text().startsWith('Service Worker registration blocked by Playwright')) return;
     if (['error', 'warning'].includes(m.type())) seen.complaints.push(m.text());
   });
   page.on('pageerror', e => seen.complaints.push(e.message));

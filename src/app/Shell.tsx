@@ -2,7 +2,7 @@ import { Toast } from 'radix-ui';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link, NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router';
 import { useHistory } from '../session/history';
-import { browserVersions } from '../session/newVersion';
+import { browserVersions } from '../session/versions';
 import { type Notice, type Notify, NotifyContext, storeFailure, useNotify } from '../session/notices';
 import { type Shortcut, makeShortcuts, ShortcutContext, useShortcuts } from '../session/shortcuts';
 import { useChangeSettings } from '../session/useChanges';

@@ -11,6 +11,7 @@ const entry = (id: string, move: LedgerEntry['move'], count: number, paid: numbe
   count,
   paid,
   orderId: null,
+  pieceId: null,
   of: null,
 });
 

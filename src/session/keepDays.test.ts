@@ -3,9 +3,8 @@ import { writeWorkshop } from '../files/writeWorkshop';
 import { readWorkshop } from '../files/readWorkshop';
 import { aPiece } from '../records/testing/build';
 import { pieceKind } from '../records/piece';
-import { ok } from '../core/result';
 import type { DayCopies } from './dayCopies';
-import { keepDays } from './keepDays';
+import { keepDays, type WriteDay } from './keepDays';
 import { aWorkshop, handClock } from './testing/open';
 
 const DAY_MS = 86_400_000;
@@ -27,18 +26,19 @@ const memoryCopies = () => {
   return { kept, copies };
 };
 
-/** A workshop whose worker writes files, or does not. */
+/** A workshop that is written, or cannot be. */
 const open = () => {
   const hand = handClock();
-  const base = aWorkshop({ clock: hand.clock });
+  const workshop = aWorkshop({ clock: hand.clock });
   let fails = false;
-  const run = async (_job: string, request: Parameters<typeof writeWorkshop>[0]) => {
+  const write: WriteDay = async ({ store, nowIso }) => {
     if (fails) throw new Error('no room');
-    return ok(writeWorkshop(request));
-  };
-  const workshop = {
-    ...base,
-    workers: { ...base.workers, long: { ...base.workers.long, run: run as never } },
+    const written = writeWorkshop({
+      snapshot: await store.snapshot(),
+      attachments: [],
+      exportedAt: nowIso(),
+    });
+    return written.ok ? written.value.bytes : new Uint8Array();
   };
   /** Changes something, and lets the clock go on. */
   const change = async (name: string): Promise<void> => {
@@ -47,15 +47,15 @@ const open = () => {
     hand.strike();
     await new Promise(resolve => setTimeout(resolve, 30));
   };
-  return { hand, workshop, change, fail: (on: boolean) => (fails = on) };
+  return { hand, workshop, change, write, fail: (on: boolean) => (fails = on) };
 };
 
 describe('days to go back to', () => {
   it('the first change of a day keeps the workshop, once; seven days are kept', async () => {
-    const { hand, workshop, change } = open();
+    const { hand, workshop, change, write } = open();
     await workshop.store.add(pieceKind, aPiece('p1'));
     const { kept, copies } = memoryCopies();
-    keepDays(workshop, copies);
+    keepDays(workshop, copies, write);
     await change('first');
     await change('second');
     expect([...kept.keys()]).toEqual(['2026-03-01']);
@@ -73,10 +73,10 @@ describe('days to go back to', () => {
   });
 
   it('what could not be kept is tried again at the next change, and nothing else is held up', async () => {
-    const { workshop, change, fail } = open();
+    const { workshop, change, write, fail } = open();
     await workshop.store.add(pieceKind, aPiece('p1'));
     const { kept, copies } = memoryCopies();
-    keepDays(workshop, copies);
+    keepDays(workshop, copies, write);
     fail(true);
     await change('first');
     expect(kept.size).toBe(0);
@@ -86,10 +86,10 @@ describe('days to go back to', () => {
   });
 
   it('settings are no change, and an ended one keeps nothing', async () => {
-    const { hand, workshop, change } = open();
+    const { hand, workshop, change, write } = open();
     await workshop.store.add(pieceKind, aPiece('p1'));
     const { kept, copies } = memoryCopies();
-    const end = keepDays(workshop, copies);
+    const end = keepDays(workshop, copies, write);
     await workshop.store.updateSettings(s => ({ ...s, theme: 'dark' }));
     hand.turn(10_000);
     hand.strike();

@@ -1,21 +1,28 @@
 import { dayOf } from './clock';
 import type { DayCopies } from './dayCopies';
-import { valueOf } from './jobError';
 import type { Workshop } from './workshop';
+import { writtenFile } from './writtenFile';
 
 /** So many days can be gone back to. */
 const MOST_DAYS = 7;
 /** The first change of a day is left alone for so long: hands go on first. */
 const AFTER_MS = 2_000;
 
-/** Keeps the workshop as it stands today, pictures by their names only, and lets the oldest days go. */
-const keepToday = async (workshop: Workshop, copies: DayCopies, day: string): Promise<void> => {
+/** Writes the workshop, pictures by their names only. */
+export type WriteDay = (workshop: Workshop) => Promise<Uint8Array>;
+
+const writeDay: WriteDay = async workshop => (await writtenFile(workshop, { pictures: false })).file.bytes;
+
+interface DayKeeping {
+  readonly copies: DayCopies;
+  readonly write: WriteDay;
+}
+
+/** Keeps the workshop as it stands today, and lets the oldest days go. */
+const keepToday = async (workshop: Workshop, { copies, write }: DayKeeping, day: string): Promise<void> => {
   const known = await copies.list();
   if (known.some(c => c.day === day)) return;
-  const { store, workers, nowIso } = workshop;
-  const ask = { snapshot: await store.snapshot(), attachments: [], exportedAt: nowIso() };
-  const written = valueOf(valueOf(await workers.long.run('writeWorkshop', ask)));
-  await copies.keep(day, written.bytes);
+  await copies.keep(day, await write(workshop));
   const all = await copies.list();
   for (const old of all.slice(MOST_DAYS)) await copies.drop(old.day);
 };
@@ -24,7 +31,7 @@ const keepToday = async (workshop: Workshop, copies: DayCopies, day: string): Pr
  * Keeps a copy of the workshop at the first change of each day. One that could not be made is tried again at the next change.
  * @returns what ends it
  */
-export const keepDays = (workshop: Workshop, copies: DayCopies): (() => void) => {
+export const keepDays = (workshop: Workshop, copies: DayCopies, write: WriteDay = writeDay): (() => void) => {
   const { store, clock } = workshop;
   let doneFor = '';
   let dueMs: number | null = null;
@@ -37,7 +44,7 @@ export const keepDays = (workshop: Workshop, copies: DayCopies): (() => void) =>
     if (dueMs === null || isBusy || clock.nowMs() < dueMs) return;
     const day = dayOf(clock.nowMs());
     isBusy = true;
-    keepToday(workshop, copies, day)
+    keepToday(workshop, { copies, write }, day)
       .then(
         () => (doneFor = day),
         () => undefined,

@@ -4,9 +4,9 @@ import { handsMinutes } from '../core/diary/handsMinutes';
 import { entriesInForce } from '../core/log/entriesInForce';
 import { weighings, woolAdded } from '../core/log/logParts';
 import { placesOf } from '../core/money/currency';
-import { ownPace } from '../core/schedule/ownPace';
+import { pacesOf } from '../core/schedule/ownPace';
 import { joiningTask, tasksOfWork } from '../core/schedule/workTasks';
-import type { WorkTask } from '../core/schedule/work';
+import type { Work, WorkTask } from '../core/schedule/work';
 import type { Need } from '../core/project/needs';
 import type { Entry } from '../records/entry';
 import type { Part } from '../records/part';
@@ -64,12 +64,9 @@ const handsOf = (tasks: readonly WorkTask[]) => ({
   sittings: tasks.filter(t => t.does === 'felt').length,
 });
 
-const tasksOf = (work: ReturnType<ReturnType<typeof workReader>['like']>, book: WorkshopBook) => {
-  if (!work) return [];
-  const paced = pacedPieces(book);
-  const paceOf = (phase: Parameters<typeof ownPace>[1]['phase'], way: Parameters<typeof ownPace>[1]['way']) =>
-    ownPace(paced, { phase, way });
-  return tasksOfWork(work, { paceOf, sittingMin: book.workplace.sittingMin }).tasks;
+const tasksOf = (works: readonly Work[], book: WorkshopBook): readonly WorkTask[] => {
+  const paceOf = pacesOf(pacedPieces(book));
+  return works.flatMap(work => tasksOfWork(work, { paceOf, sittingMin: book.workplace.sittingMin }).tasks);
 };
 
 /** What a piece is planned to be made of and to take, all of its pieces alike together. */
@@ -78,7 +75,7 @@ export const plannedMaking = (piece: Piece, book: WorkshopBook, prices: Prices):
   const work = workReader(book).like(piece.id, { id: piece.id, name: piece.name, count: pieces });
   return {
     items: woolItems(woolsLike(piece, pieces, piece.name), prices),
-    ...handsOf(tasksOf(work, book)),
+    ...handsOf(tasksOf(work ? [work] : [], book)),
     pieces,
   };
 };
@@ -122,7 +119,7 @@ export const productMaking = (
   );
   if (made.isOpen) return null;
   const wants = productWants(product, count, book);
-  const tasks = [...made.works.flatMap(w => tasksOf(w, book)), ...made.joinings.map(j => joiningTask(j, []))];
+  const tasks = [...tasksOf(made.works, book), ...made.joinings.map(j => joiningTask(j, []))];
   return {
     items: [...woolItems(wants.wools, prices), ...partItems(wants.parts, prices)],
     ...handsOf(tasks),

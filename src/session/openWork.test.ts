@@ -15,7 +15,7 @@ import { newProduct } from '../records/product';
 import { newProject } from '../records/project';
 import { usualWorkplace } from '../records/workplace';
 import { classTimes, openLines, openWorkOf, type WorkshopBook } from './openWork';
-import { freshWater, handsNeed, lineWants, rackPeak } from './orderNeeds';
+import { freshWater, handsNeed, lineWants, rackNeed } from './orderNeeds';
 
 const NOW = '2026-11-28T09:00:00.000Z';
 const nowMs = Date.parse(NOW);
@@ -53,6 +53,7 @@ const made = (productId: string, count: number, of: Partial<LedgerEntry> = {}): 
   count,
   paid: null,
   orderId: null,
+  pieceId: null,
   of: null,
   ...of,
 });
@@ -120,6 +121,28 @@ describe('the work of a workshop', () => {
     expect(planned.unplaced).toEqual([]);
     const [ready] = readinessOf(open, planned.rank);
     expect(ready?.chance).toBeGreaterThan(0.9);
+  });
+
+  it('a piece that is promised itself is there once it is finished; one that is gone is not waited for', () => {
+    const lines = [newLine({ id: 'l', pieceId: 'slippers' })];
+    const slippers = piece('slippers', bag);
+    const leftOf = (of: Piece) => openWorkOf(bookOf({ pieces: [of], orders: [order(lines)] })).lines[0];
+    expect(leftOf(slippers)).toMatchObject({ toMake: 1, waitsFor: ['slippers'] });
+    const result = { ...slippers.result, finishedAt: NOW };
+    expect(leftOf({ ...slippers, result })).toMatchObject({ toMake: 0, waitsFor: [] });
+    expect(leftOf({ ...slippers, deletedAt: NOW })).toMatchObject({ toMake: 1, waitsFor: [], isOpen: true });
+  });
+
+  it('what was made for a line is not made again: before it is put into stock, and after', () => {
+    const batch = pieces(24, piece('batch', ball));
+    const finished = { ...batch, result: { ...batch.result, finishedAt: NOW } };
+    const lines = [newLine({ id: 'l', productId: 'balls', pieceId: 'batch', count: 30 })];
+    const leftOf = (of: Piece, ledger: readonly LedgerEntry[]) =>
+      openWorkOf(bookOf({ pieces: [BALL, of], products: [PRODUCT], orders: [order(lines)], ledger }))
+        .lines[0];
+    expect(leftOf(batch, [])).toMatchObject({ toMake: 30, waitsFor: ['batch'] });
+    expect(leftOf(finished, [])).toMatchObject({ toMake: 6, waitsFor: [] });
+    expect(leftOf(finished, [made('balls', 24, { pieceId: 'batch' })])).toMatchObject({ toMake: 6 });
   });
 
   it('says so where nothing tells how a line is made', () => {
@@ -345,12 +368,15 @@ describe('what an order needs', () => {
       due: open.promises[0]?.due ?? null,
     });
     expect(hands.needMin).toBe(planned.tasks.reduce((sum, t) => sum + t.minutes, 0));
-    expect(hands.othersMin).toBe(0);
-    // From Saturday morning to Sunday three weeks on, eight weekend days of five hours but for what is past, fifteen evenings of two.
-    expect(hands.hoursMin).toBeGreaterThan(60 * 60);
-    expect(hands.hoursMin).toBeLessThanOrEqual((8 * 5 + 15 * 2) * 60);
-    expect(rackPeak(planned)).toBeGreaterThan(0);
-    expect(rackPeak(planned)).toBeLessThanOrEqual(24);
+    // From Saturday morning to Sunday three weeks on, eight weekend days of five hours but for what is past, fifteen evenings of two;
+    // nothing else is laid in.
+    expect(hands.freeMin).toBeGreaterThan(60 * 60);
+    expect(hands.freeMin).toBeLessThanOrEqual((8 * 5 + 15 * 2) * 60);
+    expect(hands.shortMin).toBe(0);
+    const rack = rackNeed(planned, lines, open.rackPlaces);
+    expect(rack.atOnce).toBeGreaterThan(0);
+    expect(rack.atOnce).toBeLessThanOrEqual(24);
+    expect(rack.isFull).toBe(false);
     // Two sittings of twelve, each with clean water, changed twice within.
     expect(lines.map(freshWater)).toEqual([6]);
   });

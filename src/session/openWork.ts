@@ -6,6 +6,7 @@ import { deliveredOf, type StockState } from '../core/stock/ledger';
 import { type PromisedLine, toMake } from '../core/stock/promised';
 import type { FeltClass } from '../records/feltClass';
 import type { Order, OrderLine } from '../records/order';
+import type { Piece } from '../records/piece';
 import type { Product } from '../records/product';
 import type { Project } from '../records/project';
 import type { Workplace } from '../records/workplace';
@@ -74,27 +75,27 @@ const joiningMinutes = (project: Project, count: number): number =>
 const setsMin = (project: Project): number =>
   project.parts.some(p => p.sort === 'glue') ? GLUE_SETS_MIN : 0;
 
+const isOpenOrder = (order: Order): boolean => order.doneAt === null && order.deletedAt === null;
+
 /** Lines that are still to be handed over, of all open promises. */
 export const openLines = (
   orders: readonly Order[],
   stock: ReadonlyMap<string, StockState>,
 ): readonly PromisedLine[] =>
-  orders
-    .filter(o => o.doneAt === null && o.deletedAt === null)
-    .flatMap(order =>
-      order.lines.flatMap(({ id, productId, count }): PromisedLine[] =>
-        productId === null
-          ? []
-          : [
-              {
-                id: `${order.id}.${id}`,
-                productId,
-                open: Math.max(0, count - deliveredOf(stock, order.id, productId)),
-                due: order.due,
-              },
-            ],
-      ),
-    );
+  orders.filter(isOpenOrder).flatMap(order =>
+    order.lines.flatMap(({ id, productId, count }): PromisedLine[] =>
+      productId === null
+        ? []
+        : [
+            {
+              id: `${order.id}.${id}`,
+              productId,
+              open: Math.max(0, count - deliveredOf(stock, order.id, productId)),
+              due: order.due,
+            },
+          ],
+    ),
+  );
 
 /** Work of so many of a product. */
 export const productWork = (
@@ -138,28 +139,41 @@ export const productWork = (
   return { works: work ? [work] : [], joinings: [], isOpen: work === null };
 };
 
-/** What is left of each line of the open promises: what is on hand is taken first, for the earliest day first. */
-export const linesLeft = (
-  orders: readonly Order[],
-  stock: ReadonlyMap<string, StockState>,
-): readonly LineLeft[] => {
+/**
+ * What is left of each line of the open promises: what is on hand is taken first, for the earliest day first. A piece that is made for a
+ * line, or promised itself, is there once it is finished; one that was deleted is not waited for.
+ */
+export const linesLeft = (of: {
+  readonly orders: readonly Order[];
+  readonly stock: ReadonlyMap<string, StockState>;
+  readonly pieces: readonly Piece[];
+}): readonly LineLeft[] => {
+  const { orders, stock, pieces } = of;
   const left = toMake(openLines(orders, stock), id => stock.get(id)?.onHand ?? 0);
-  return orders
-    .filter(o => o.doneAt === null && o.deletedAt === null)
-    .flatMap(order =>
-      order.lines.map(line => ({
+  return orders.filter(isOpenOrder).flatMap(order =>
+    order.lines.map((line): LineLeft => {
+      const piece = pieces.find(p => p.id === line.pieceId && p.deletedAt === null);
+      const isFinished = piece !== undefined && piece.result.finishedAt !== null;
+      const wanted = left.get(`${order.id}.${line.id}`) ?? line.count;
+      const isStocked = (stock.get(line.productId ?? '')?.lines ?? []).some(
+        l => l.entry.pieceId === line.pieceId,
+      );
+      // What was finished for this line is there, before it is put into stock too.
+      const there = isFinished && !isStocked ? piece.plan.pieces : 0;
+      return {
         orderId: order.id,
         line,
-        toMake: left.get(`${order.id}.${line.id}`) ?? line.count,
-        waitsFor: line.pieceId === null ? [] : [line.pieceId],
-      })),
-    );
+        toMake: Math.max(0, wanted - there),
+        waitsFor: piece && !isFinished ? [piece.id] : [],
+      };
+    }),
+  );
 };
 
 /** What each line of the open promises asks for. */
 const lineWorks = (book: WorkshopBook): readonly LineWork[] => {
   const { like } = workReader(book);
-  return linesLeft(book.orders, book.stock).map((left): LineWork => {
+  return linesLeft(book).map((left): LineWork => {
     const nothing = { ...left, works: [], joinings: [], isOpen: false };
     if (left.waitsFor.length > 0 || left.toMake === 0) return nothing;
     const product = book.products.find(p => p.id === left.line.productId);
@@ -206,7 +220,7 @@ export const openWorkOf = (
     promises.push({ id, due, of });
     for (const work of of) dueOf.set(work, earlier(dueOf.get(work) ?? null, due));
   };
-  for (const order of book.orders.filter(o => o.doneAt === null && o.deletedAt === null)) {
+  for (const order of book.orders.filter(isOpenOrder)) {
     const own = lines.filter(l => l.orderId === order.id);
     promise(
       order.id,

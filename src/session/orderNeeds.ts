@@ -65,10 +65,10 @@ export const lineWants = (
 /** Hands' time that works and joinings take, and what hours there are for it. */
 export interface HandsNeed {
   readonly needMin: number;
-  /** The maker's hours until the day, min; null without a day. */
-  readonly hoursMin: number | null;
-  /** What all other work takes of them, as it is laid in. */
-  readonly othersMin: number;
+  /** The maker's hours until the day that no other work takes, as all is laid in, min; null without a day. */
+  readonly freeMin: number | null;
+  /** ≥ 0. */
+  readonly shortMin: number;
 }
 
 const within = (spans: readonly Span[], until: number): number =>
@@ -80,21 +80,19 @@ export const handsNeed = (
   hours: readonly Span[],
   of: { readonly ids: ReadonlySet<string>; readonly due: number | null },
 ): HandsNeed => {
-  const own = new Set(planned.tasks.filter(t => of.ids.has(t.of)).map(t => t.id));
-  return {
-    needMin: planned.tasks.reduce((sum, t) => (own.has(t.id) ? sum + t.minutes : sum), 0),
-    hoursMin: of.due === null ? null : within(hours, of.due),
-    othersMin:
-      of.due === null
-        ? 0
-        : planned.placed
-            .filter(p => !own.has(p.id))
-            .reduce((sum, p) => sum + within(p.spans, of.due ?? 0), 0),
-  };
+  const { ids, due } = of;
+  const own = new Set(planned.tasks.filter(t => ids.has(t.of)).map(t => t.id));
+  const needMin = planned.tasks.reduce((sum, t) => (own.has(t.id) ? sum + t.minutes : sum), 0);
+  if (due === null) return { needMin, freeMin: null, shortMin: 0 };
+  const othersMin = planned.placed
+    .filter(p => !own.has(p.id))
+    .reduce((sum, p) => sum + within(p.spans, due), 0);
+  const freeMin = Math.max(0, within(hours, due) - othersMin);
+  return { needMin, freeMin, shortMin: Math.max(0, needMin - freeMin) };
 };
 
 /** The most places of the rack that are taken at once, as all is laid in. */
-export const rackPeak = (planned: PlannedWork): number => {
+const rackPeak = (planned: PlannedWork): number => {
   const keeps = new Map(planned.tasks.map(t => [t.id, t.keeps.reduce((sum, k) => sum + k.count, 0)]));
   const dried = planned.placed.flatMap(p => {
     const count = keeps.get(p.id) ?? 0;
@@ -106,6 +104,17 @@ export const rackPeak = (planned: PlannedWork): number => {
       dried.reduce((sum, d) => (d.from <= from && from < d.to ? sum + d.count : sum), 0),
     ),
   );
+};
+
+/** Places of the rack that lines want at once, and whether it is full at times because of them. */
+export const rackNeed = (
+  planned: PlannedWork,
+  lines: readonly LineWork[],
+  places: number,
+): { readonly atOnce: number; readonly isFull: boolean } => {
+  const dried = lines.flatMap(l => l.works).reduce((sum, w) => sum + w.count, 0);
+  const peak = rackPeak(planned);
+  return { atOnce: Math.min(dried, peak), isFull: peak >= places && dried > places };
 };
 
 /** How often water is drawn fresh for a line: once a sitting, and between where many go through it. Common practice. */

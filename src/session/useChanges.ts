@@ -75,7 +75,6 @@ export const useAdd = <T extends StoredRecord>(kind: Kind<T>): ((record: T) => P
 
 export const useAddPiece = (): ((piece: Piece) => Promise<void>) => useAdd(pieceKind);
 export const useAddPart = (): ((part: Part) => Promise<void>) => useAdd(partKind);
-export const useAddProject = (): ((project: Project) => Promise<void>) => useAdd(projectKind);
 export const useAddWool = (): ((wool: Wool) => Promise<void>) => useAdd(woolKind);
 export const useAddSwatch = (): ((swatch: Swatch) => Promise<void>) => useAdd(swatchKind);
 export const useAddRecipe = (): ((recipe: OwnRecipe) => Promise<void>) => useAdd(recipeKind);

@@ -94,15 +94,35 @@ const partNeeds = (projects: readonly Project[]): readonly Need[] =>
       ),
     );
 
+/** Sums needs of wool and of parts against what is there. */
+export const useNeedSums = (): {
+  readonly wools: (needs: readonly Need[]) => readonly NeedSum[];
+  readonly parts: (needs: readonly Need[]) => readonly NeedSum[];
+} => {
+  const wools = useWools();
+  const parts = useParts();
+  const gramsLeft = useGramsLeft();
+  const partsLeft = usePartsLeft();
+  return {
+    wools: needs =>
+      sumNeeds(needs, id => {
+        const wool = wools.find(w => w.id === id);
+        return wool ? gramsLeft(wool) : null;
+      }),
+    parts: needs =>
+      sumNeeds(needs, id => {
+        const part = parts.find(p => p.id === id);
+        return part ? partsLeft(part) : null;
+      }),
+  };
+};
+
 /** What all that is planned and promised needs of wool and parts, against what is there; what is short first. */
 export const useNeeds = (): { readonly wools: readonly NeedSum[]; readonly parts: readonly NeedSum[] } => {
   const pieces = usePieces();
   const projects = useProjects();
   const entries = useAllEntries();
-  const wools = useWools();
-  const parts = useParts();
-  const gramsLeft = useGramsLeft();
-  const partsLeft = usePartsLeft();
+  const sums = useNeedSums();
   const planned = useMemo(() => {
     const logs = logsSince(entries, 0);
     return (pieces ?? [])
@@ -118,13 +138,7 @@ export const useNeeds = (): { readonly wools: readonly NeedSum[]; readonly parts
     [lines, all, projects, products],
   );
   return {
-    wools: sumNeeds([...planned, ...promised.flatMap(p => p.wools)], id => {
-      const wool = wools.find(w => w.id === id);
-      return wool ? gramsLeft(wool) : null;
-    }),
-    parts: sumNeeds([...partNeeds(projects ?? []), ...promised.flatMap(p => p.parts)], id => {
-      const part = parts.find(p => p.id === id);
-      return part ? partsLeft(part) : null;
-    }),
+    wools: sums.wools([...planned, ...promised.flatMap(p => p.wools)]),
+    parts: sums.parts([...partNeeds(projects ?? []), ...promised.flatMap(p => p.parts)]),
   };
 };

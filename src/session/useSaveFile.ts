@@ -26,7 +26,7 @@ export const useSaveFile = (): {
     (part: (all: Snapshot) => Snapshot, name: (ending: string) => string): void => {
       const work = async (): Promise<void> => {
         const { nowIso, isKept } = workshop;
-        const { file: written, snapshot, isAll } = await writtenFile(workshop, part);
+        const { file: written, snapshot, isAll } = await writtenFile(workshop, { part });
         download(name(written.ending), written.type, written.bytes);
         if (isAll) workshop.unsaved.saved(nowIso());
         const said = [...written.remarks.map(issueText), ...(isKept ? [] : [onlyThisTab(snapshot)])];

@@ -1,4 +1,4 @@
-import { FINISH_STEPS, type FinishStep } from '../core/acts/finishSteps';
+import { type Air, FINISH_STEPS, type FinishStep } from '../core/acts/finishSteps';
 import { isOneByOne } from '../core/advice/manyAct';
 import { driedPieces } from '../core/finishing/driedPieces';
 import { finishingOf } from '../core/finishing/finishingOf';
@@ -32,13 +32,16 @@ const AFTER_DRY: ReadonlySet<FinishStep> = new Set(
   FINISH_STEPS.slice(FINISH_STEPS.indexOf('dry') + 1).filter(s => s !== 'record'),
 );
 
+/** Hours that a piece is taken to dry whose thickness is not known. Common practice. */
+const DRIES_H = 24;
+
 interface Read {
   readonly piece: Piece;
   readonly plan: Plan;
   readonly log: readonly Entry[];
 }
 
-const finishing = ({ piece, plan, log }: Read, own: (air: 'warm' | 'sun' | 'room' | 'cool') => OwnDrying) => {
+const finishing = ({ piece, plan, log }: Read, own: (air: Air) => OwnDrying) => {
   const parts = { piece, entries: benchLog(log), weighings: weighings(log) };
   return finishingOf(piece, plan, {
     log: parts.entries,
@@ -52,7 +55,7 @@ const finishing = ({ piece, plan, log }: Read, own: (air: 'warm' | 'sun' | 'room
 const asWork = (
   read: Read,
   of: { readonly id: string; readonly name: string; readonly count: number },
-  own: (air: 'warm' | 'sun' | 'room' | 'cool') => OwnDrying,
+  own: (air: Air) => OwnDrying,
 ): Work | null => {
   const { piece, plan } = read;
   const gramsEach = plan.laidGramsEach;
@@ -62,12 +65,12 @@ const asWork = (
   return {
     ...of,
     way: wayOf(plan.kind, plan.form, piece.way).id,
-    isSolid: plan.form.solid !== undefined && plan.form.solid !== null,
+    isSolid: plan.form.solid !== null,
     gramsEach,
     felted: 0,
     phase: 'lay',
     spentMin: 0,
-    dryH: drying?.likelyH ?? 24,
+    dryH: drying?.likelyH ?? DRIES_H,
     drySd: own(air).sd,
     air,
     soaks: steps.includes('soak') && !settled.has('soak'),
@@ -80,7 +83,7 @@ const asWork = (
 /** What was learnt of drying at this maker's. */
 const dryingOf = ({ pieces, logs }: PieceBook) => {
   const dried = driedPieces(pieces, logs, Date.parse);
-  return (air: 'warm' | 'sun' | 'room' | 'cool'): OwnDrying => ownDrying(dried, air);
+  return (air: Air): OwnDrying => ownDrying(dried, air);
 };
 
 /** Turns pieces into work: what is still to be done of each. */

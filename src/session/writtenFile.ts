@@ -11,18 +11,24 @@ const attachmentsOf = async ({ store }: Workshop, snapshot: Snapshot) => {
   return found.filter(a => a !== null);
 };
 
+/** What goes into a file. */
+export interface WrittenParts {
+  readonly part?: (all: Snapshot) => Snapshot;
+  readonly pictures?: boolean;
+}
+
 /**
  * The workshop, or a part of it, as a file that was read back, pictures and all; written in the worker. Throws a `JobError`.
- * @param part what of the workshop is written
+ * @param part what of the workshop is written  @param pictures false to leave them where they are, and write their names only
  */
 export const writtenFile = async (
   workshop: Workshop,
-  part: (all: Snapshot) => Snapshot = all => all,
+  { part = all => all, pictures = true }: WrittenParts = {},
 ): Promise<{ readonly file: WrittenFile; readonly snapshot: Snapshot; readonly isAll: boolean }> => {
   const { store, workers, nowIso } = workshop;
   const all = await store.snapshot();
   const snapshot = part(all);
-  const attachments = await attachmentsOf(workshop, snapshot);
+  const attachments = pictures ? await attachmentsOf(workshop, snapshot) : [];
   const ask = { snapshot, attachments, exportedAt: nowIso() };
   const file = valueOf(valueOf(await workers.long.run('writeWorkshop', ask)));
   return { file, snapshot, isAll: snapshot === all };

@@ -1,3 +1,4 @@
+import { SURE } from '../core/schedule/readiness';
 import { chanceWords } from './schedule';
 
 /** What is said of a promise: first the word that counts, then what would do. */
@@ -8,8 +9,6 @@ export interface PromiseWords {
   readonly isLikely: boolean;
 }
 
-/** Said to be ready: eight in ten. */
-const LIKELY = 0.8;
 /** What would do is told where it makes it so much likelier. */
 const WORTH = 0.15;
 
@@ -35,7 +34,7 @@ export const promiseWords = (ready: {
       more: [],
       isLikely: likelyBy !== null,
     };
-  const isLikely = chance >= LIKELY;
+  const isLikely = chance >= SURE;
   const head =
     chance >= 1 || chance <= 0
       ? `${chance >= 1 ? 'As good as certain' : 'No chance'} to be ready by ${due ?? ''}.`

@@ -1,7 +1,7 @@
 import type { Air } from '../acts/finishSteps';
 
 /** How much longer or shorter than in a room it takes. Common practice. */
-const AIR_SHARE: Readonly<Record<Air, number>> = { warm: 0.4, sun: 0.5, room: 1, cool: 2 };
+export const AIR_SHARE: Readonly<Record<Air, number>> = { warm: 0.4, sun: 0.5, room: 1, cool: 2 };
 /** A wall so thick is dry in a room within a day. Common practice. */
 const DAY_WALL_MM = 4;
 const EXPONENT = 1.3;

@@ -1,7 +1,7 @@
 import { type Random, seeded } from '../numeric/random';
 import { layIn } from './layIn';
 import { mirrored, type Problem, problemOf } from './problem';
-import { latestFinish, ranksOf } from './ranks';
+import { latestFinish, orderBy, ranksInOrder, ranksOf } from './ranks';
 import type { Minute, Placed, Task, WorkHours } from './task';
 
 /** How good a schedule is, what counts most first: what has no place, minutes late, the end of all, ends summed. Less is better. */
@@ -87,10 +87,10 @@ const TRIES = { most: 400, work: 12_000 } as const;
 const EVERY_ORDER = 6;
 const SEED = 14;
 
-/** What a schedule costs, in minutes of the end of all: a minute late counts more, what has no place more than all. */
-const costOf = ([unplaced, late, end]: Merit): number => 1e7 * unplaced + LATE_WEIGHT * late + end;
+/** How bad a schedule is, in minutes of the end of all: a minute late counts more, what has no place more than all. */
+const asMinutes = ([unplaced, late, end]: Merit): number => 1e7 * unplaced + LATE_WEIGHT * late + end;
 const LATE_WEIGHT = 5;
-/** Share of the first cost by which a swap may be worse and still be gone on from, at the beginning; it falls to none. */
+/** Share of the first end by which a swap may be worse and still be gone on from, at the beginning; it falls to none. */
 const WARMTH = 0.005;
 /** Share of tries that swap what touches. */
 const TOUCHING = 0.7;
@@ -98,7 +98,7 @@ const TOUCHING = 0.7;
 /** The order in which things began; of two that touch on the same thing, one put before the other now and then. */
 const touching = (problem: Problem, { laid }: Found, random: Random): readonly number[] => {
   const starts = laid.map(p => p?.spans[0]?.start ?? 0);
-  const order = starts.map((_, i) => i).toSorted((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0) || a - b);
+  const order = orderBy(starts);
   const lastOn = new Map<string, number>();
   const pairs: Array<readonly [number, number]> = [];
   for (const i of order) {
@@ -111,11 +111,7 @@ const touching = (problem: Problem, { laid }: Found, random: Random): readonly n
   const [first = 0, second = 0] = pairs[Math.floor(random() * pairs.length)] ?? [];
   const moved = order.filter(i => i !== second);
   moved.splice(moved.indexOf(first), 0, second);
-  const ranks: number[] = starts.map(() => 0);
-  moved.forEach((i, rank) => {
-    ranks[i] = rank;
-  });
-  return ranks;
+  return ranksInOrder(moved);
 };
 
 /** Tries swaps, at first going on from worse ones too. Source: simulated annealing, Kirkpatrick and others 1983 (from memory). */
@@ -129,7 +125,7 @@ const improved = (problem: Problem, first: Found, tries: number): Found => {
       random() < TOUCHING ? touching(problem, now, random) : neighbour(now.rank, random),
     );
     const warmth = WARMTH * first.merit[2] * (1 - i / tries) ** 2;
-    const worse = costOf(next.merit) - costOf(now.merit);
+    const worse = asMinutes(next.merit) - asMinutes(now.merit);
     if (worse > 0 && worse > -warmth * Math.log(1 - random())) continue;
     now = next;
     if (compare(next.merit, best.merit) < 0) best = next;

@@ -64,3 +64,15 @@ export const ownPace = (
     learntFrom: evidence.length,
   };
 };
+
+/** A maker's pace in each phase and way, worked out once for each. */
+export type PaceOf = (phase: Phase, way: WayId) => OwnPace;
+export const pacesOf = (all: readonly WorkedPiece[]): PaceOf => {
+  const known = new Map<string, OwnPace>();
+  return (phase, way) => {
+    const key = `${phase} ${way}`;
+    const pace = known.get(key) ?? ownPace(all, { phase, way });
+    known.set(key, pace);
+    return pace;
+  };
+};

@@ -1,8 +1,6 @@
-import type { WayId } from '../forms/wayId';
 import { type Break, breaksOf } from './breaksOf';
 import { makeSchedule, type Schedule, scheduleBackwards } from './makeSchedule';
-import { ownPace, type WorkedPiece } from './ownPace';
-import type { Phase } from './practiceMinutes';
+import { pacesOf, type WorkedPiece } from './ownPace';
 import { HANDS, type Minute, type Span, type WorkHours } from './task';
 import { joiningTask, tasksOfWork } from './workTasks';
 import { BASIN, type Joining, RACK, type Work, type WorkTask } from './work';
@@ -41,16 +39,6 @@ export interface PlannedWork extends Schedule {
   readonly shortMin: Minute;
 }
 
-const paceOfOpen = (paced: readonly WorkedPiece[]) => {
-  const known = new Map<string, ReturnType<typeof ownPace>>();
-  return (phase: Phase, way: WayId): ReturnType<typeof ownPace> => {
-    const key = `${phase} ${way}`;
-    const pace = known.get(key) ?? ownPace(paced, { phase, way });
-    known.set(key, pace);
-    return pace;
-  };
-};
-
 export const workHours = (open: OpenWork): WorkHours => ({
   hours: open.hours,
   capacity: { [HANDS]: 1, [BASIN]: open.basins, [RACK]: open.rackPlaces },
@@ -62,7 +50,7 @@ export const workHours = (open: OpenWork): WorkHours => ({
 export const tasksOfOpen = (
   open: OpenWork,
 ): { tasks: readonly WorkTask[]; last: ReadonlyMap<string, readonly string[]> } => {
-  const paceOf = paceOfOpen(open.paced);
+  const paceOf = pacesOf(open.paced);
   const last = new Map<string, readonly string[]>();
   const tasks: WorkTask[] = [];
   for (const work of open.works) {

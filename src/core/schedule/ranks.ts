@@ -52,14 +52,18 @@ export const latestFinish = ({ jobs, work }: Problem): readonly Minute[] => {
   return jobs.map((_, i) => latest(i, new Set()));
 };
 
-/** Places by how pressing they are, the first 0; alike ones in the order in which they stand. */
-export const ranksOf = (pressing: readonly number[]): number[] => {
-  const order = pressing
-    .map((_, i) => i)
-    .toSorted((a, b) => (pressing[a] ?? 0) - (pressing[b] ?? 0) || a - b);
-  const ranks: number[] = pressing.map(() => 0);
+/** The rank of each by its place, from an order of places. */
+export const ranksInOrder = (order: readonly number[]): number[] => {
+  const ranks: number[] = order.map(() => 0);
   order.forEach((i, rank) => {
     ranks[i] = rank;
   });
   return ranks;
 };
+
+/** Places by how much something is of each, the least first; alike ones in the order in which they stand. */
+export const orderBy = (of: readonly number[]): number[] =>
+  of.map((_, i) => i).toSorted((a, b) => (of[a] ?? 0) - (of[b] ?? 0) || a - b);
+
+/** Places by how pressing they are, the first 0. */
+export const ranksOf = (pressing: readonly number[]): number[] => ranksInOrder(orderBy(pressing));

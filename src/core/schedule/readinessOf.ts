@@ -1,3 +1,4 @@
+import { AIR_SHARE } from '../finishing/dryingHours';
 import { makeSchedule } from './makeSchedule';
 import { type OpenPromise, type OpenWork, tasksOfOpen, workHours } from './planWork';
 import { mostReady, type Promised, type Readiness, readiness, SURE } from './readiness';
@@ -35,12 +36,12 @@ const withFewer = (
   };
 };
 
-/** Warm air against a room. Common practice; as `dryingHours` has it. */
-const WARM_SHARE = 0.4;
 const withWarmAir = (open: OpenWork, { of }: OpenPromise): OpenWork => ({
   ...open,
   works: open.works.map(w =>
-    of.includes(w.id) && w.air === 'room' ? { ...w, air: 'warm', dryH: WARM_SHARE * w.dryH } : w,
+    of.includes(w.id) && w.air === 'room'
+      ? { ...w, air: 'warm', dryH: (w.dryH * AIR_SHARE.warm) / AIR_SHARE.room }
+      : w,
   ),
 });
 

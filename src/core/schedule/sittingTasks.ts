@@ -1,5 +1,4 @@
-import type { WayId } from '../forms/wayId';
-import type { OwnPace } from './ownPace';
+import type { OwnPace, PaceOf } from './ownPace';
 import { type Phase, PHASES, practiceMinutes, restsOvernightH, SET_UP_MIN } from './practiceMinutes';
 import type { Spread } from './readiness';
 import type { Group } from './sittings';
@@ -11,15 +10,13 @@ const SOAK_MIN = 15;
 /** Work that is nearly through by the clock is still so much, as a share. Common practice. */
 const LEAST_LEFT = 0.15;
 
-/** Nothing about it is unsure. */
-export const SURE: Spread = { shared: [], own: 0 };
+/** A time that is known: nothing about it is drawn. */
+export const EXACTLY: Spread = { shared: [], own: 0 };
 
 const spreadOf = (phase: Phase, pace: OwnPace): Spread => ({
   shared: [{ key: phase, sd: pace.sharedSd }],
   own: pace.ownSd,
 });
-
-export type PaceOf = (phase: Phase, way: WayId) => OwnPace;
 
 /** What the tasks of one sitting have in common. */
 interface GroupScope {
@@ -59,7 +56,7 @@ const scopeOf = (work: Work, group: Group, paceOf: PaceOf): GroupScope => {
       uses: [{ resource: HANDS, count: 1 }],
       keeps: [],
       waitMin: 0,
-      wait: SURE,
+      wait: EXACTLY,
       pace: spreadOf(phase, paceOf(phase, way)),
       mayPause: false,
       tires: false,
@@ -106,7 +103,7 @@ const dryingTasks = ({ work, group, task, drying }: GroupScope): readonly WorkTa
         task('drying', 'after', {
           minutes: 0,
           uses: [],
-          pace: SURE,
+          pace: EXACTLY,
           waitMin: Math.max(0, Math.round(work.dryAt)),
           ...drying,
         }),

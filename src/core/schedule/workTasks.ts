@@ -1,6 +1,7 @@
 import { practiceMinutes } from './practiceMinutes';
 import { sittingsOf } from './sittings';
-import { groupTasks, type PaceOf, SURE } from './sittingTasks';
+import type { PaceOf } from './ownPace';
+import { groupTasks, EXACTLY } from './sittingTasks';
 import { HANDS } from './task';
 import type { Joining, Work, WorkTask } from './work';
 
@@ -58,5 +59,5 @@ export const joiningTask = (joining: Joining, after: readonly string[]): WorkTas
   due: joining.due,
   startAt: null,
   pace: { shared: [{ key: 'after', sd: JOIN_SD }], own: JOIN_SD },
-  wait: SURE,
+  wait: EXACTLY,
 });

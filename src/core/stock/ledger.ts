@@ -17,6 +17,8 @@ export interface LedgerEntry {
   readonly paid: Minor | null;
   /** The order it was sold for; null for none. */
   readonly orderId: string | null;
+  /** The piece that was finished, where it was made of one. */
+  readonly pieceId: string | null;
   /** For an undo: the line it takes back. An undo can be taken back as well. */
   readonly of: string | null;
 }
@@ -64,32 +66,23 @@ const inForce = (entries: readonly LedgerEntry[]): readonly LedgerEntry[] => {
     .toSorted((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1));
 };
 
+/** What is on hand after a move. Below zero where more goes than is known to be there. */
+export const onHandAfter = (onHand: number, move: StockMove, count: number): number => {
+  if (move === 'made') return onHand + count;
+  return move === 'counted' ? count : onHand - count;
+};
+
 const after = (state: StockState, entry: LedgerEntry): StockState => {
-  const { count } = entry;
-  const moved = (change: number, more: Partial<StockState> = {}): StockState => {
-    const onHand = state.onHand + change;
-    return {
-      ...state,
-      ...more,
-      onHand,
-      paid: state.paid + (entry.paid ?? 0),
-      lines: [...state.lines, { entry, change, onHand }],
-    };
+  const { move, count } = entry;
+  if (move === 'undo') return state;
+  const onHand = onHandAfter(state.onHand, move, count);
+  return {
+    ...state,
+    ...(move === 'counted' ? {} : { [move]: state[move] + count }),
+    onHand,
+    paid: state.paid + (entry.paid ?? 0),
+    lines: [...state.lines, { entry, change: onHand - state.onHand, onHand }],
   };
-  switch (entry.move) {
-    case 'made':
-      return moved(count, { made: state.made + count });
-    case 'sold':
-      return moved(-count, { sold: state.sold + count });
-    case 'given':
-      return moved(-count, { given: state.given + count });
-    case 'spoilt':
-      return moved(-count, { spoilt: state.spoilt + count });
-    case 'counted':
-      return moved(count - state.onHand);
-    case 'undo':
-      return state;
-  }
 };
 
 /**
@@ -109,14 +102,17 @@ export const stockByProduct = (entries: readonly LedgerEntry[]): ReadonlyMap<str
   return new Map([...groups].map(([id, group]) => [id, stockOf(group)]));
 };
 
-/** How many were sold for an order, by product. */
+/** How many of a product were handed over for an order: sold or given. */
 export const deliveredOf = (
   states: ReadonlyMap<string, StockState>,
   orderId: string,
   productId: string,
 ): number =>
   (states.get(productId)?.lines ?? []).reduce(
-    (sum, { entry }) => (entry.move === 'sold' && entry.orderId === orderId ? sum + entry.count : sum),
+    (sum, { entry }) =>
+      (entry.move === 'sold' || entry.move === 'given') && entry.orderId === orderId
+        ? sum + entry.count
+        : sum,
     0,
   );
 

@@ -25,6 +25,7 @@ const line = (
   count,
   paid: null,
   orderId: null,
+  pieceId: null,
   of: null,
   ...of,
 });
@@ -122,12 +123,13 @@ describe('the ledger', () => {
       line(2, 'made', 4, { productId: 'ball' }),
       line(3, 'sold', 2, { orderId: 'quay' }),
       line(4, 'sold', 1),
+      line(5, 'given', 1, { orderId: 'quay' }),
     ]);
     expect([...states].map(([id, s]) => [id, s.onHand])).toEqual([
-      ['mat', 6],
+      ['mat', 5],
       ['ball', 4],
     ]);
-    expect(deliveredOf(states, 'quay', 'mat')).toBe(2);
+    expect(deliveredOf(states, 'quay', 'mat')).toBe(3);
     expect(deliveredOf(states, 'quay', 'ball')).toBe(0);
   });
 });

@@ -13,6 +13,7 @@ import { DateField } from '../../ui/DateField';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { namedOptions, Select } from '../../ui/Select';
+import { TimeField } from '../../ui/TimeField';
 import { TextField } from '../../ui/TextField';
 import { useTitle } from '../../ui/useTitle';
 import { Handouts } from './Handouts';
@@ -101,20 +102,11 @@ const ClassOf = ({ held }: { readonly held: FeltClass }) => {
           onText={name => change(c => ({ ...c, name: name.slice(0, 200) }), 'name')}
         />
         <DateField label="Day" value={held.day} onDay={day => change(c => ({ ...c, day }), 'day')} />
-        <div className="flex flex-col">
-          <label htmlFor="starts-at" className="text-[13px] text-chalk">
-            Begins at
-          </label>
-          <input
-            id="starts-at"
-            type="time"
-            className="min-h-9 rounded-bench border border-rim bg-soap px-2"
-            value={held.startsAt ?? ''}
-            onChange={e =>
-              change(c => ({ ...c, startsAt: e.target.value === '' ? null : e.target.value }), 'begins at')
-            }
-          />
-        </div>
+        <TimeField
+          label="Begins at"
+          value={held.startsAt}
+          onTime={startsAt => change(c => ({ ...c, startsAt }), 'begins at')}
+        />
         <Button look="bare" onClick={() => remove(held)}>
           Delete
         </Button>

@@ -1,8 +1,7 @@
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { classKind, newClass } from '../../records/feltClass';
 import { sayDay } from '../../session/clock';
-import { useNotify } from '../../session/notices';
-import { useAdd } from '../../session/useChanges';
+import { useAddAndOpen } from '../../session/useAddAndOpen';
 import { useLive, usePieces } from '../../session/useRecords';
 import { momentOf } from '../../session/workHours';
 import { useWorkshop } from '../../session/workshop';
@@ -14,15 +13,11 @@ export const ClassesView = () => {
   useTitle('Classes');
   const classes = useLive(classKind);
   const pieces = usePieces() ?? [];
-  const add = useAdd(classKind);
-  const navigate = useNavigate();
-  const { failed } = useNotify();
+  const addAndOpen = useAddAndOpen(classKind, id => `/classes/${id}`);
   const { chance, nowIso } = useWorkshop();
   const begin = (): void => {
     const held = newClass({ id: chance.newId(), name: 'New class', now: nowIso() });
-    add(held)
-      .then(() => navigate(`/classes/${held.id}`))
-      .catch(failed);
+    addAndOpen(held);
   };
   if (!classes) return <p className="p-4">Opening …</p>;
   const sorted = classes.toSorted(

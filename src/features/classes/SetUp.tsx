@@ -8,10 +8,10 @@ import { useNotify } from '../../session/notices';
 import { useParts, useSettings, useWools } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
-import { TAUGHT_WORDS, timeAfter } from '../../words/classes';
+import { TAUGHT_WORDS } from '../../words/classes';
 import { issueText } from '../../words/issues';
 import { KIT_WORDS, WITH_CHILDREN } from '../../words/kit';
-import { lengthWords } from '../../words/schedule';
+import { lengthWords, timeAfter } from '../../words/schedule';
 
 /** Before hands are wet. Common practice. */
 const BEFORE = [

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { localDay } from '../../session/clock';
-import { browserVersions } from '../../session/newVersion';
+import { browserVersions } from '../../session/versions';
 import { useNotify } from '../../session/notices';
 import { useClearSample } from '../../session/useClearSample';
-import { abilities } from '../../session/withheld';
+import { abilities } from '../../session/abilities';
 import { useUnsaved } from '../../session/useUnsaved';
 import { usePersisted } from '../../session/usePersisted';
 import { useAllPieces } from '../../session/useRecords';
@@ -71,20 +71,22 @@ const Save = () => {
 
 /** Keeps the application itself for when there is no network: asked for, since it takes room. */
 const KeepOffline = () => {
-  const { failed } = useNotify();
+  const { tell, failed } = useNotify();
   const { data: isKept, refetch } = useQuery({
     queryKey: ['offline'],
     queryFn: browserVersions.isKept,
     staleTime: 0,
   });
   if (isKept === undefined) return null;
+  const keep = async (): Promise<void> => {
+    if (await browserVersions.keep()) await refetch();
+    else tell({ text: 'There is too little room here: free some first, or leave it.' });
+  };
   return isKept ? (
     <p className="mt-2">Jorrit is kept here: it opens without a server or network.</p>
   ) : (
     <div className="mt-2">
-      <Button onClick={() => void browserVersions.keep().then(() => refetch(), failed)}>
-        Keep it for when there is no network
-      </Button>
+      <Button onClick={() => void keep().catch(failed)}>Keep it for when there is no network</Button>
       <p className="mt-1 text-sm text-chalk">It takes about 10 MB. Not on a disk that is nearly full.</p>
     </div>
   );

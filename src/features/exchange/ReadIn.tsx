@@ -20,7 +20,11 @@ const STANDING: Readonly<Record<RecordComparison, string>> = {
   deleted: 'deleted here: taking it brings it back',
   same: 'the same here',
 };
-const KIND: ReadonlyMap<string, string> = new Map([['wool', 'wool on the shelf']]);
+const KIND: ReadonlyMap<string, string> = new Map([
+  ['wool', 'wool on the shelf'],
+  ['stockEntry', 'line of the stock'],
+  ['workplace', ''],
+]);
 
 const Issues = ({ issues }: { readonly issues: readonly Issue[] }) => (
   <ul>

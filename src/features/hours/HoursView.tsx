@@ -13,6 +13,7 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Select } from '../../ui/Select';
 import { ShareField } from '../../ui/ShareField';
+import { TimeField } from '../../ui/TimeField';
 import { useTitle } from '../../ui/useTitle';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -21,19 +22,8 @@ type Change = (how: (w: Workplace) => Workplace, label: string) => void;
 /** Places whose ways of writing money are offered, as BCP 47 has them; the empty one is the browser's own. */
 const LOCALES = ['', 'en-GB', 'en-US', 'de-DE', 'de-CH', 'fr-FR', 'nl-NL', 'sv-SE', 'ja-JP'] as const;
 
-const TimeField = (props: {
-  readonly label: string;
-  readonly value: string;
-  readonly onTime: (time: string) => void;
-}) => (
-  <input
-    type="time"
-    aria-label={props.label}
-    className="min-h-9 rounded-bench border border-rim bg-soap px-1"
-    value={props.value === '24:00' ? '23:59' : props.value}
-    onChange={e => e.target.value !== '' && props.onTime(e.target.value)}
-  />
-);
+/** The last minute of a day stands for its end: no clock shows 24:00. */
+const shownTime = (time: string): string => (time === '24:00' ? '23:59' : time);
 
 /** Hours of one weekday. */
 const Day = (props: { readonly workplace: Workplace; readonly day: number; readonly change: Change }) => {
@@ -49,15 +39,17 @@ const Day = (props: { readonly workplace: Workplace; readonly day: number; reado
         {stretches.map((s, i) => (
           <span key={i} className="flex items-center gap-1">
             <TimeField
+              hideLabel
               label={`${name}, from`}
-              value={s.from}
-              onTime={from => set(stretches.map((x, k) => (k === i ? { ...x, from } : x)))}
+              value={shownTime(s.from)}
+              onTime={from => from !== null && set(stretches.map((x, k) => (k === i ? { ...x, from } : x)))}
             />
             –
             <TimeField
+              hideLabel
               label={`${name}, to`}
-              value={s.to}
-              onTime={to => set(stretches.map((x, k) => (k === i ? { ...x, to } : x)))}
+              value={shownTime(s.to)}
+              onTime={to => to !== null && set(stretches.map((x, k) => (k === i ? { ...x, to } : x)))}
             />
             <Button
               look="bare"

@@ -1,4 +1,4 @@
-import { DOZEN, deliveredOf } from '../../core/stock/ledger';
+import { deliveredOf } from '../../core/stock/ledger';
 import { planOf } from '../../core/plan/planOf';
 import { pieceAgain } from '../../records/piece';
 import { newLine, type OrderLine } from '../../records/order';
@@ -6,13 +6,12 @@ import { newProduct, productKind } from '../../records/product';
 import { useNotify } from '../../session/notices';
 import { useAdd, useAddPiece } from '../../session/useChanges';
 import { useMoney } from '../../session/useWorkplace';
-import { useLive, useSettings } from '../../session/useRecords';
+import { useLive } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 import { Link } from 'react-router';
 import { Button } from '../../ui/Button';
+import { DozensField } from '../../ui/DozensField';
 import { MoneyField } from '../../ui/MoneyField';
-import { NumberField } from '../../ui/NumberField';
-import { reader } from '../../ui/readers';
 import { Select } from '../../ui/Select';
 import { countWords } from '../../words/stock';
 import { linePaid, type SectionProps } from './sectionProps';
@@ -23,7 +22,6 @@ const PIECE = 'piece.';
 
 const Line = (props: SectionProps & { readonly line: OrderLine }) => {
   const { order, line, change, schedule } = props;
-  const { units } = useSettings();
   const { book, lines } = schedule;
   const money = useMoney();
   const addPiece = useAddPiece();
@@ -37,7 +35,6 @@ const Line = (props: SectionProps & { readonly line: OrderLine }) => {
   const set = (more: Partial<OrderLine>, label = 'what is promised'): void =>
     change(o => ({ ...o, lines: o.lines.map(l => (l.id === line.id ? { ...l, ...more } : l)) }), label);
   const paid = linePaid(line, line.count, book.products);
-  const count = line.inDozens ? line.count / DOZEN : line.count;
   const onTable = book.pieces.filter(
     p => p.deletedAt === null && (p.result.finishedAt === null || p.id === line.pieceId),
   );
@@ -59,21 +56,12 @@ const Line = (props: SectionProps & { readonly line: OrderLine }) => {
   return (
     <li className="border-b border-rim py-2">
       <div className="flex flex-wrap items-end gap-3">
-        <NumberField
-          className="w-24"
-          label={line.inDozens ? 'Dozens' : 'How many'}
-          shown={String(Math.round(1000 * count) / 1000)}
-          read={reader('count', units, { min: 1 / DOZEN, max: 100_000 })}
-          onValue={v => set({ count: Math.max(1, Math.round(line.inDozens ? v * DOZEN : v)) })}
-        />
-        <Select
-          label="Told in"
-          value={line.inDozens ? 'dozens' : 'singles'}
-          options={[
-            { value: 'singles', text: 'singles' },
-            { value: 'dozens', text: 'dozens' },
-          ]}
-          onPick={v => set({ inDozens: v === 'dozens' })}
+        <DozensField
+          count={line.count}
+          inDozens={line.inDozens}
+          least={1}
+          onCount={count => set({ count })}
+          onInDozens={inDozens => set({ inDozens })}
         />
         <Select
           className="min-w-52 flex-1"

@@ -1,9 +1,8 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { sumNeeds } from '../../core/project/needs';
 import { showQuantity } from '../../core/units/units';
-import { freshWater, handsNeed, lineWants, rackPeak } from '../../session/orderNeeds';
-import { usePartsLeft } from '../../session/useNeeds';
+import { freshWater, handsNeed, lineWants, rackNeed } from '../../session/orderNeeds';
+import { useNeedSums } from '../../session/useNeeds';
 import { useParts, useSettings, useWools } from '../../session/useRecords';
 import { useGramsLeft } from '../../session/useShelf';
 import { lengthWords } from '../../words/schedule';
@@ -38,33 +37,19 @@ export const OrderNeeds = ({ order, schedule }: SectionProps) => {
   const wools = useWools().filter(w => w.deletedAt === null);
   const parts = useParts();
   const gramsLeft = useGramsLeft();
-  const partsLeft = usePartsLeft();
+  const sums = useNeedSums();
   const own = lines.filter(l => l.orderId === order.id);
   const wants = own.map(l => lineWants(l, book));
   const mass = (g: number): string => showQuantity(g, 'mass', units);
-  const woolSums = sumNeeds(
-    wants.flatMap(w => w.wools),
-    id => {
-      const wool = wools.find(w => w.id === id);
-      return wool ? gramsLeft(wool) : null;
-    },
-  );
-  const partSums = sumNeeds(
-    wants.flatMap(w => w.parts),
-    id => {
-      const part = parts.find(p => p.id === id);
-      return part ? partsLeft(part) : null;
-    },
-  );
+  const woolSums = sums.wools(wants.flatMap(w => w.wools));
+  const partSums = sums.parts(wants.flatMap(w => w.parts));
   const promise = open.promises.find(p => p.id === order.id);
   const hands =
     planned && promise
       ? handsNeed(planned, open.hours, { ids: new Set(promise.of), due: promise.due })
       : null;
   const water = own.reduce((sum, l) => sum + freshWater(l), 0);
-  const peak = planned ? rackPeak(planned) : 0;
-  const dried = own.flatMap(l => l.works).reduce((sum, w) => sum + w.count, 0);
-  const free = hands?.hoursMin === null || !hands ? null : Math.max(0, hands.hoursMin - hands.othersMin);
+  const rack = planned ? rackNeed(planned, own, open.rackPlaces) : null;
   /** Another wool of the same sort of which there is enough. */
   const instead = (id: string, needed: number): string | null => {
     const wool = wools.find(w => w.id === id);
@@ -127,38 +112,28 @@ export const OrderNeeds = ({ order, schedule }: SectionProps) => {
             <Row
               name="Hours of hands"
               need={lengthWords(hands.needMin)}
-              there={free === null ? 'no day' : lengthWords(free)}
+              there={hands.freeMin === null ? 'no day' : lengthWords(hands.freeMin)}
               short={
-                free !== null && free < hands.needMin
-                  ? `${lengthWords(hands.needMin - free)} short`
-                  : free === null
+                hands.shortMin > 0
+                  ? `${lengthWords(hands.shortMin)} short`
+                  : hands.freeMin === null
                     ? ''
                     : null
               }
               instead={
-                free !== null && free < hands.needMin
+                hands.shortMin > 0
                   ? 'More hours, a later day, or fewer pieces. Other work takes the rest of your hours.'
                   : null
               }
             />
           )}
-          {dried > 0 && (
+          {rack && rack.atOnce > 0 && (
             <Row
               name="Places on the rack"
-              need={`${Math.min(dried, Math.max(peak, 1))} at once`}
+              need={`${rack.atOnce} at once`}
               there={String(open.rackPlaces)}
-              short={
-                own.flatMap(l => l.works).some(w => w.count > 0) &&
-                peak >= open.rackPlaces &&
-                dried > open.rackPlaces
-                  ? 'it is full at times'
-                  : null
-              }
-              instead={
-                peak >= open.rackPlaces && dried > open.rackPlaces
-                  ? 'Over warm air they dry in less than half the time.'
-                  : null
-              }
+              short={rack.isFull ? 'it is full at times' : null}
+              instead={rack.isFull ? 'Over warm air they dry in less than half the time.' : null}
             />
           )}
           {water > 0 && <Row name="Fresh water" need={`${water} times`} there="the tap" short="" />}

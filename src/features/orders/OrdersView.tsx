@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { deliveredOf } from '../../core/stock/ledger';
 import { newOrder, type Order, ORDER_SORTS, type OrderSort, orderKind } from '../../records/order';
 import { localDay, sayDay } from '../../session/clock';
-import { useNotify } from '../../session/notices';
 import { promiseSaid } from '../../session/promiseSaid';
-import { useAdd } from '../../session/useChanges';
+import { useAddAndOpen } from '../../session/useAddAndOpen';
 import { useSchedule } from '../../session/useOpenWork';
 import { useLive } from '../../session/useRecords';
 import { momentOf } from '../../session/workHours';
@@ -58,16 +57,12 @@ export const OrdersView = () => {
   useTitle('Orders');
   const orders = useLive(orderKind);
   const schedule = useSchedule();
-  const add = useAdd(orderKind);
-  const navigate = useNavigate();
-  const { failed } = useNotify();
+  const addAndOpen = useAddAndOpen(orderKind, id => `/orders/${id}`);
   const { chance, nowIso } = useWorkshop();
   const [sort, setSort] = useState<OrderSort>('order');
   const begin = (): void => {
     const order = newOrder({ id: chance.newId(), name: ORDER_WORDS[sort].title, sort, now: nowIso() });
-    add(order)
-      .then(() => navigate(`/orders/${order.id}`))
-      .catch(failed);
+    addAndOpen(order);
   };
   if (!orders) return <p className="p-4">Opening …</p>;
   const open = orders

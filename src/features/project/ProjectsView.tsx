@@ -1,12 +1,11 @@
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import type { NeedSum } from '../../core/project/needs';
 import { PROJECT_KINDS } from '../../core/project/projectKinds';
 import { showQuantity } from '../../core/units/units';
-import { newProject, type Project } from '../../records/project';
+import { newProject, type Project, projectKind } from '../../records/project';
 import { localDay } from '../../session/clock';
-import { useNotify } from '../../session/notices';
-import { useAddProject } from '../../session/useChanges';
+import { useAddAndOpen } from '../../session/useAddAndOpen';
 import { useNeeds } from '../../session/useNeeds';
 import { useParts, usePieces, useProjects, useSettings, useWools } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
@@ -90,9 +89,7 @@ export const ProjectsView = () => {
   useTitle('Projects');
   const projects = useProjects();
   const pieces = usePieces() ?? [];
-  const add = useAddProject();
-  const navigate = useNavigate();
-  const { failed } = useNotify();
+  const addAndOpen = useAddAndOpen(projectKind, id => `/projects/${id}`);
   const { chance, nowIso } = useWorkshop();
   const [kindId, setKindId] = useState(PROJECT_KINDS[0]?.id ?? '');
   const finished = new Set(pieces.filter(p => p.result.finishedAt !== null).map(p => p.id));
@@ -100,9 +97,7 @@ export const ProjectsView = () => {
     const kind = PROJECT_KINDS.find(k => k.id === kindId);
     if (!kind) return;
     const project = newProject(kind, { newId: chance.newId, now: nowIso() });
-    add(project)
-      .then(() => navigate(`/projects/${project.id}`))
-      .catch(failed);
+    addAndOpen(project);
   };
   if (!projects) return <p className="p-4">Opening …</p>;
   const sorted = projects.toSorted(

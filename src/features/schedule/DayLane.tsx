@@ -12,7 +12,6 @@ const MOST_WAITS = 4;
 export const DayLane = (props: {
   readonly row: DayRow;
   readonly axis: Axis;
-  readonly nowMs: number;
   readonly children: ReactNode;
 }) => {
   const { row, axis } = props;

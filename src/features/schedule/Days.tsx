@@ -10,19 +10,18 @@ import { useRef, useState } from 'react';
 import { localTime, sayDay } from '../../session/clock';
 import { momentOf } from '../../session/workHours';
 import { Button } from '../../ui/Button';
+import { timeAfter } from '../../words/schedule';
 import { Block } from './Block';
 import { BlockLine } from './BlockLine';
 import { DayLane } from './DayLane';
-import { axisOf, type BlockOfDay, blockKey, type DayRow, movedBy, STEP_MIN } from './dayRows';
+import { axisOf, type BlockOfDay, blockKey, type DayRow, hourOf, movedBy, STEP_MIN } from './dayRows';
 
 /** So many days are shown at first. */
 const SHOWN = 14;
-const MINUTE_MS = 60_000;
 
 /** Days one under the other, each on the same axis of hours. */
 export const Days = (props: {
   readonly rows: readonly DayRow[];
-  readonly nowMs: number;
   readonly broken: ReadonlySet<string>;
   readonly selected: string | null;
   readonly colourOf: (of: string) => string | null;
@@ -43,10 +42,10 @@ export const Days = (props: {
     const width = lane.current?.clientWidth ?? 0;
     if (!block || !over || width === 0) return;
     const minutes = (delta.x / width) * (axis.to - axis.from) * 60;
-    const ofDay = (block.startMs - momentOf(dayOfBlock(block, rows), '00:00')) / MINUTE_MS + minutes;
-    const snapped = Math.max(0, Math.round(ofDay / STEP_MIN) * STEP_MIN);
+    const snapped = Math.max(0, Math.round((60 * hourOf(block.startMs) + minutes) / STEP_MIN) * STEP_MIN);
     props.onSelect(block);
-    props.onPut(block, momentOf(String(over.id), '00:00') + snapped * MINUTE_MS);
+    // By the clock on the wall, on days of 23 or 25 hours too.
+    props.onPut(block, momentOf(String(over.id), timeAfter('00:00', snapped)));
   };
   return (
     <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropped}>
@@ -70,7 +69,7 @@ export const Days = (props: {
               <h3 className="w-17 shrink-0 pt-1 font-semibold">{sayDay(momentOf(row.day, '12:00'))}</h3>
               <div className="min-w-0 flex-1">
                 <div ref={i === 0 ? lane : undefined}>
-                  <DayLane row={row} axis={axis} nowMs={props.nowMs}>
+                  <DayLane row={row} axis={axis}>
                     {row.blocks.map(block => (
                       <Block
                         key={blockKey(block)}
@@ -115,6 +114,3 @@ export const Days = (props: {
     </DndContext>
   );
 };
-
-const dayOfBlock = (block: BlockOfDay, rows: readonly DayRow[]): string =>
-  rows.find(r => r.blocks.includes(block))?.day ?? '';

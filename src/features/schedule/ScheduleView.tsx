@@ -233,7 +233,6 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
       <Promises schedule={schedule} />
       <Days
         rows={rows}
-        nowMs={planned.nowMs}
         broken={broken}
         selected={chosen}
         colourOf={colourOf}

@@ -48,7 +48,7 @@ export interface Axis {
 }
 
 /** The time of day where the maker is, hours. */
-const hourOf = (ms: number): number => {
+export const hourOf = (ms: number): number => {
   const d = new Date(ms);
   return d.getHours() + d.getMinutes() / 60;
 };
@@ -94,7 +94,7 @@ export const dayRows = (
   });
   const last = Math.max(0, ...placed.map(p => p.overAt));
   const lastDay = dayOf(Math.max(nowMs + last * MINUTE_MS, ...classes.map(c => c.endMs)));
-  const hours = hoursFrom(workplace, nowMs, 60).map(h => ({
+  const hours = hoursFrom(workplace, nowMs).map(h => ({
     startMs: nowMs + h.start * MINUTE_MS,
     endMs: nowMs + h.end * MINUTE_MS,
   }));

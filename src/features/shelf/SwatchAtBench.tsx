@@ -1,10 +1,9 @@
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { swatchPlan } from '../../core/plan/swatchPlan';
-import { newPiece, type Piece } from '../../records/piece';
+import { newPiece, pieceKind, type Piece } from '../../records/piece';
 import type { Swatch } from '../../records/swatch';
 import type { Wool } from '../../records/wool';
-import { useNotify } from '../../session/notices';
-import { useAddPiece } from '../../session/useChanges';
+import { useAddAndOpen } from '../../session/useAddAndOpen';
 import { useExpectation } from '../../session/useExpectation';
 import { useAllPieces } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
@@ -26,9 +25,7 @@ export const withBench = (swatch: Swatch, pieces: readonly Piece[]): Swatch => {
 /** To the bench with it: laid, rolled and timed like any piece, so that its log teaches too. */
 export const AtBench = ({ swatch, wool }: { readonly swatch: Swatch; readonly wool: Wool }) => {
   const pieces = useAllPieces();
-  const add = useAddPiece();
-  const navigate = useNavigate();
-  const { failed } = useNotify();
+  const addAndOpen = useAddAndOpen(pieceKind, id => `/pieces/${id}/bench`);
   const { chance, nowIso } = useWorkshop();
   const expected = useExpectation(wool.id);
   const piece = pieceOfSwatch(swatch, pieces);
@@ -54,9 +51,7 @@ export const AtBench = ({ swatch, wool }: { readonly swatch: Swatch; readonly wo
       judge: 'feel',
       swatchOf: swatch.id,
     });
-    add(made)
-      .then(() => navigate(`/pieces/${made.id}/bench`))
-      .catch(failed);
+    addAndOpen(made);
   };
   return (
     <Button className="mt-2" onClick={work}>

@@ -1,38 +1,36 @@
 import { useState } from 'react';
-import { DOZEN, soldFor, STOCK_MOVES, type StockMove } from '../../core/stock/ledger';
+import { onHandAfter, soldFor, STOCK_MOVES, type StockMove } from '../../core/stock/ledger';
 import type { Order } from '../../records/order';
 import type { Product } from '../../records/product';
 import { useNotify } from '../../session/notices';
 import { useLedger, useStock } from '../../session/useStock';
-import { useSettings } from '../../session/useRecords';
 import { useUndo } from '../../session/useUndo';
 import { useMoney } from '../../session/useWorkplace';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { DozensField } from '../../ui/DozensField';
 import { MoneyField } from '../../ui/MoneyField';
-import { NumberField } from '../../ui/NumberField';
-import { reader } from '../../ui/readers';
 import { Select } from '../../ui/Select';
+import { TextField } from '../../ui/TextField';
 import { countWords, MOVE_WORDS } from '../../words/stock';
 
 /** Enters what was made, sold, given, spoilt or counted of one product. */
 export const Enter = (props: { readonly product: Product; readonly orders: readonly Order[] }) => {
   const { product, orders } = props;
-  const { units } = useSettings();
   const { states } = useStock();
   const { append } = useLedger();
   const { tell } = useNotify();
   const { undo } = useUndo();
   const money = useMoney();
   const [move, setMove] = useState<StockMove>('made');
-  const [number, setNumber] = useState(1);
+  const [count, setCount] = useState(1);
   const [inDozens, setInDozens] = useState(false);
   const [paid, setPaid] = useState<number | null | undefined>(undefined);
   const [orderId, setOrderId] = useState('');
-  const count = Math.round(inDozens ? number * DOZEN : number);
+  const [note, setNote] = useState('');
   const onHand = states.get(product.id)?.onHand ?? 0;
   const sum = paid === undefined ? soldFor(product, count) : paid;
-  const after = move === 'made' ? onHand + count : move === 'counted' ? count : onHand - count;
+  const after = onHandAfter(onHand, move, count);
   const enter = (): void => {
     const isSold = move === 'sold';
     append(
@@ -43,6 +41,7 @@ export const Enter = (props: { readonly product: Product; readonly orders: reado
           count,
           paid: isSold ? sum : null,
           orderId: isSold && orderId !== '' ? orderId : null,
+          note: note.trim().slice(0, 500),
         },
       ],
       `${MOVE_WORDS[move].was} ${count} ${product.name}`,
@@ -52,6 +51,7 @@ export const Enter = (props: { readonly product: Product; readonly orders: reado
       action: { label: 'Undo', run: undo },
     });
     setPaid(undefined);
+    setNote('');
   };
   return (
     <section aria-label="Enter in the ledger" className="flex flex-col gap-3">
@@ -62,21 +62,12 @@ export const Enter = (props: { readonly product: Product; readonly orders: reado
         onChoose={setMove}
       />
       <div className="flex flex-wrap items-end gap-3">
-        <NumberField
-          className="w-24"
-          label={inDozens ? 'Dozens' : 'How many'}
-          shown={String(number)}
-          read={reader('count', units, { min: 0, max: 100_000 })}
-          onValue={v => setNumber(inDozens ? Math.round(v * DOZEN) / DOZEN : Math.round(v))}
-        />
-        <Select
-          label="Told in"
-          value={inDozens ? 'dozens' : 'singles'}
-          options={[
-            { value: 'singles', text: 'singles' },
-            { value: 'dozens', text: 'dozens' },
-          ]}
-          onPick={v => setInDozens(v === 'dozens')}
+        <DozensField
+          count={count}
+          inDozens={inDozens}
+          least={0}
+          onCount={setCount}
+          onInDozens={setInDozens}
         />
         {move === 'sold' && (
           <>
@@ -98,6 +89,7 @@ export const Enter = (props: { readonly product: Product; readonly orders: reado
             />
           </>
         )}
+        <TextField className="w-44" label="Note" value={note} onText={setNote} />
         <Button look="main" onClick={enter}>
           Enter
         </Button>

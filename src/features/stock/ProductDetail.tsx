@@ -43,6 +43,7 @@ const Ledger = ({ product }: { readonly product: Product }) => {
             <span className="min-w-36 flex-1">
               {entry.count} {wasWords(entry)}
               {order && `, ${order.name}`}
+              {stored && stored.note !== '' && `, ${stored.note}`}
               {entry.paid !== null && `, ${show(entry.paid)}`}
               {entry.move === 'counted' && change !== 0 && ` (${change > 0 ? '+' : '−'}${Math.abs(change)})`}
             </span>

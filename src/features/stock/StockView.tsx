@@ -1,13 +1,13 @@
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { stockOf } from '../../core/stock/ledger';
 import { freeStock } from '../../core/stock/promised';
 import { download } from '../../files/download';
 import { stockCsv } from '../../files/stockCsv';
 import { newProduct, productKind } from '../../records/product';
 import { localDay } from '../../session/clock';
-import { useNotify } from '../../session/notices';
 import { openLines } from '../../session/openWork';
-import { useAdd } from '../../session/useChanges';
+import { unstocked } from '../../session/unstocked';
+import { useAddAndOpen } from '../../session/useAddAndOpen';
 import { useBook } from '../../session/useOpenWork';
 import { useLedger, useStock } from '../../session/useStock';
 import { useMoney } from '../../session/useWorkplace';
@@ -16,30 +16,9 @@ import { Button } from '../../ui/Button';
 import { useTitle } from '../../ui/useTitle';
 import { ProductDetail } from './ProductDetail';
 
-/** Pieces that are finished and stand in no ledger, of a product or of a line of an order. */
-const useUnstocked = () => {
-  const book = useBook();
-  const { entries } = useStock();
-  const stocked = new Set(entries.flatMap(e => e.pieceId ?? []));
-  const ofLine = new Map(
-    book.orders.flatMap(o =>
-      o.lines.flatMap(l =>
-        l.pieceId !== null && l.productId !== null ? [[l.pieceId, l.productId] as const] : [],
-      ),
-    ),
-  );
-  return book.pieces.flatMap(piece => {
-    const product = book.products.find(
-      p => p.id === (ofLine.get(piece.id) ?? '') || (p.pieceId !== null && p.pieceId === piece.after),
-    );
-    return piece.deletedAt === null && piece.result.finishedAt !== null && product && !stocked.has(piece.id)
-      ? [{ piece, product }]
-      : [];
-  });
-};
-
+/** Finished pieces of a product that are in no ledger yet. */
 const Unstocked = () => {
-  const found = useUnstocked();
+  const found = unstocked(useBook());
   const { append } = useLedger();
   if (found.length === 0) return null;
   return (
@@ -71,9 +50,7 @@ export const StockView = () => {
   const { productId } = useParams();
   const book = useBook();
   const { entries, states } = useStock();
-  const add = useAdd(productKind);
-  const navigate = useNavigate();
-  const { failed } = useNotify();
+  const addAndOpen = useAddAndOpen(productKind, id => `/stock/${id}`);
   const money = useMoney();
   const { chance, nowIso } = useWorkshop();
   const products = book.products.toSorted((a, b) => a.name.localeCompare(b.name));
@@ -81,9 +58,7 @@ export const StockView = () => {
   const chosen = products.find(p => p.id === productId);
   const begin = (): void => {
     const product = newProduct({ id: chance.newId(), name: 'New product', now: nowIso() });
-    add(product)
-      .then(() => navigate(`/stock/${product.id}`))
-      .catch(failed);
+    addAndOpen(product);
   };
   const save = (): void => {
     const rows = products

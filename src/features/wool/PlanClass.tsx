@@ -1,16 +1,12 @@
-import { useNavigate } from 'react-router';
 import { classKind, newClass } from '../../records/feltClass';
 import type { Piece } from '../../records/piece';
-import { useNotify } from '../../session/notices';
-import { useAdd } from '../../session/useChanges';
+import { useAddAndOpen } from '../../session/useAddAndOpen';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
 
 /** Begins a class in which everybody makes this piece. */
 export const PlanClass = ({ piece }: { readonly piece: Piece }) => {
-  const add = useAdd(classKind);
-  const navigate = useNavigate();
-  const { failed } = useNotify();
+  const addAndOpen = useAddAndOpen(classKind, id => `/classes/${id}`);
   const { chance, nowIso } = useWorkshop();
   const begin = (): void => {
     const held = newClass({
@@ -19,9 +15,7 @@ export const PlanClass = ({ piece }: { readonly piece: Piece }) => {
       now: nowIso(),
       pieceId: piece.id,
     });
-    add(held)
-      .then(() => navigate(`/classes/${held.id}`))
-      .catch(failed);
+    addAndOpen(held);
   };
   return (
     <Button className="mt-3" onClick={begin}>

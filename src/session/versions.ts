@@ -17,9 +17,9 @@ export interface Versions {
   readonly isKept: () => Promise<boolean>;
   /**
    * Keeps it: some ten megabytes. Asked for by the maker and never begun by itself: on a disk that is full, a browser that is ended while
-   * it keeps them was seen to let the whole workshop go.
+   * it keeps them was seen to let the whole workshop go. False where the browser says that room is short.
    */
-  readonly keep: () => Promise<void>;
+  readonly keep: () => Promise<boolean>;
   /** Takes the newer version: false where other tabs still work with this one. */
   readonly take: () => Promise<boolean>;
 }
@@ -36,7 +36,6 @@ const make = (): Versions => {
   let workbox: Workbox | null = null;
   const listeners = new Set<() => void>();
   const begin = async (): Promise<void> => {
-    if (!(await hasRoom())) return;
     const { Workbox: Kept } = await import('workbox-window');
     const found = new Kept('/sw.js');
     workbox = found;
@@ -63,7 +62,11 @@ const make = (): Versions => {
       return () => void listeners.delete(listener);
     },
     isKept,
-    keep: begin,
+    keep: async () => {
+      if (!(await hasRoom())) return false;
+      await begin();
+      return true;
+    },
     take: async () => {
       if ((await browserTabs.living()).size > 1) return false;
       workbox?.addEventListener('controlling', () => window.location.reload());
