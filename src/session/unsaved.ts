@@ -37,7 +37,8 @@ const read = (notes: Notes): Unsaved => {
 };
 
 /**
- * @param of.store whose changes count: each record and each entry that a hand changed; what was put in all at once, as a file is, counts one
+ * @param of.store whose changes count: each record and each entry that a hand changed; what was put in all at once, as a file or the sample
+ * is, counts none
  */
 export const makeUnsaved = (of: {
   readonly store: Pick<Store, 'subscribe'>;
@@ -64,8 +65,8 @@ export const makeUnsaved = (of: {
     write({ ...noted, changes });
   };
   const ends = [
-    store.subscribe(({ table }) => {
-      if (table !== 'settings') pending += 1;
+    store.subscribe(({ record, entry }) => {
+      if (record ?? entry) pending += 1;
     }),
     clock.every(EVERY_MS, flush),
   ];

@@ -43,7 +43,9 @@ export const promiseWords = (ready: {
   return {
     head,
     more: [
-      likelyBy === null ? open : `It can be ready by ${likelyBy}, 8 times in 10.`,
+      likelyBy === null
+        ? open
+        : `It can be ready ${likelyBy === due ? 'later that day' : `by ${likelyBy}`}, 8 times in 10.`,
       ...(most === null
         ? []
         : [most === 0 ? 'None can be made by then.' : `About ${most} of the ${toMake} can be made by then.`]),

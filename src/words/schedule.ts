@@ -54,11 +54,11 @@ export const breakWords = (broken: Break, nameOf: (id: string) => string): strin
   }
 };
 
-/** A chance as people say it, in tenths; never nought or ten where it is neither. @example chanceWords(0.83) // 8 in 10 */
+/** A chance as people say it, in whole tenths that it reaches; never nought or ten where it is neither. @example chanceWords(0.79) // 7 in 10 */
 export const chanceWords = (chance: number): string => {
   if (chance <= 0) return 'no chance';
   if (chance >= 1) return 'as good as certain';
-  return `${Math.min(9, Math.max(1, Math.round(10 * chance)))} in 10`;
+  return `${Math.max(1, Math.floor(10 * chance + 1e-9))} in 10`;
 };
 
 /** A number of minutes after a time of day. @example timeAfter('14:00', 95) // 15:35 */

@@ -23,7 +23,7 @@ export const SelectedTask = (props: {
   return (
     <section
       aria-label="Chosen task"
-      className="sticky bottom-0 z-30 -mx-6 -mb-4 border-t-2 border-ink bg-soap px-6 py-3"
+      className="sticky -bottom-4 z-30 -mx-6 -mb-4 border-t-2 border-ink bg-soap px-6 py-3"
     >
       <h2 className="text-lg font-semibold">{taskWords(task)}</h2>
       <p>
