@@ -1,4 +1,4 @@
-import { findRoot } from '../numeric/findRoot';
+import { findRootNear } from '../numeric/findRoot';
 import { type AxisShrinkage, shrinkage } from '../quantity';
 import { areaKept } from '../shrinkage/areaKept';
 import { AREA_RELATIVE, MAX_SHRINKAGE } from '../tolerances';
@@ -41,20 +41,27 @@ const positive = (x: number): number | null => (x > 0 && Number.isFinite(x) ? x 
 
 type Residual = (v: PartialChain) => number;
 
-/** The shrinkage at which a residual vanishes. */
+/** A shrinkage from which the search begins: a common one (common practice). */
+const BEGINS_AT = 0.33;
+
+/** The shrinkage at which a residual vanishes. Looked for over −ln(1−s), where the area is nearly straight. */
 const searchShrinkage =
   (high: number, residual: Residual): Solver =>
-  v =>
-    findRoot(s => residual({ ...v, shrinkage: s }), { low: 0, high }, AREA_RELATIVE);
-
-/** The size at which a residual vanishes, looked for over the logarithm, where the area is nearly straight. */
-const searchSize =
-  (nominalMm: number, residual: Residual): Solver =>
   v => {
-    const middle = Math.log(nominalMm);
-    for (const reach of [0.25, 1, 7]) {
-      const range = { low: middle - reach, high: middle + reach };
-      const log = findRoot(x => residual({ ...v, size: Math.exp(x) }), range, AREA_RELATIVE);
+    const near = -Math.log(1 - Math.min(BEGINS_AT, high));
+    const range = { low: 0, high: -Math.log(1 - high), near, slope: -2 };
+    const log = findRootNear(x => residual({ ...v, shrinkage: 1 - Math.exp(-x) }), range, AREA_RELATIVE);
+    return log === null ? null : 1 - Math.exp(-log);
+  };
+
+/** The size at which a residual vanishes, looked for over the logarithm, where an area or a volume is nearly straight. */
+const searchSize =
+  (nominalMm: number, residual: Residual, slope: number): Solver =>
+  v => {
+    const near = Math.log(nominalMm);
+    for (const reach of [1, 7]) {
+      const range = { low: near - reach, high: near + reach, near, slope };
+      const log = findRootNear(x => residual({ ...v, size: Math.exp(x) }), range, AREA_RELATIVE);
       if (log !== null) return Math.exp(log);
     }
     return null;
@@ -69,7 +76,7 @@ const solidEquation = (ctx: ChainContext): Equation => {
   return equation('solid', residual, {
     grams: v => positive(wool(v)),
     firmness: v => positive((ctx.keptShare * at(v, 'grams')) / (ctx.pieces * volume(v))),
-    size: searchSize(ctx.nominalSizeMm, residual),
+    size: searchSize(ctx.nominalSizeMm, residual, -3),
     ...(ctx.volumeNeedsShrinkage
       ? { shrinkage: searchShrinkage(largestAlong(ctx.acrossRatio), residual) }
       : {}),
@@ -115,7 +122,7 @@ export const chainEquations = (ctx: ChainContext): readonly Equation[] => {
     equation('wool', wool, {
       grams: v => positive(at(v, 'arealLaid') * area(v)),
       arealLaid: v => positive(at(v, 'grams') / area(v)),
-      size: searchSize(ctx.nominalSizeMm, wool),
+      size: searchSize(ctx.nominalSizeMm, wool, -2),
       shrinkage: searchShrinkage(smax, wool),
     }),
     equation('piles', v => Math.log(at(v, 'grams') / pile(v)), {

@@ -217,9 +217,15 @@ const ROUND = 1e-12;
 /** A stretch that is written anew in place. */
 export type MutableStretch = { -readonly [K in keyof SquaredStretch]: SquaredStretch[K] };
 
-/** Writes the stretch that a work tensor brings. */
-export const stretchInto = (tensor: Tensor, p: FeltParameters, into: MutableStretch): void => {
-  const tilt = Math.exp(p.bias);
+/**
+ * Writes the stretch that a work tensor brings.
+ * @param tilt exp of the bias: the same for a whole walk through a log
+ */
+export const stretchInto = (
+  tensor: Tensor,
+  { parameters: p, tilt }: { readonly parameters: FeltParameters; readonly tilt: number },
+  into: MutableStretch,
+): void => {
   const w11 = tensor.xx * tilt;
   const w22 = tensor.yy / tilt;
   const w12 = tensor.xy;
@@ -242,7 +248,7 @@ export const stretchInto = (tensor: Tensor, p: FeltParameters, into: MutableStre
 /** The stretch that a work tensor brings. */
 export const stretchOf = (tensor: Tensor, p: FeltParameters): SquaredStretch => {
   const stretch = { mean: 1, cos: 0, sin: 0 };
-  stretchInto(tensor, p, stretch);
+  stretchInto(tensor, { parameters: p, tilt: Math.exp(p.bias) }, stretch);
   return stretch;
 };
 

@@ -27,7 +27,7 @@ export interface Posterior {
 }
 
 /** A chance to a hundredth or two is enough to doubt a reading by. */
-const DOUBTERS = 500;
+const DOUBTERS = 300;
 
 const doubtsOf = (problem: LikelihoodProblem, { points, weights }: PosteriorDraws): Posterior['doubts'] => {
   const chances = new Float64Array(problem.readings);
@@ -42,7 +42,7 @@ const doubtsOf = (problem: LikelihoodProblem, { points, weights }: PosteriorDraw
 
 /** Points of the stages, as shares of the points that the answer rests on: two to learn the law from. */
 const STAGES = [0.11, 0.17] as const;
-const POINTS = 3500;
+const POINTS = 3000;
 /** How the points are shared between felts that start gently and those that wait. */
 const GENTLE_SHARE = 0.65;
 

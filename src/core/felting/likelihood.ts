@@ -9,6 +9,7 @@ import {
   type LineDirection,
   lineAt,
   logLength,
+  logLoss,
   NO_WORK,
   PARAMETERS,
   parametersOf,
@@ -125,6 +126,8 @@ export const blunderChance = (z: number): number => {
 };
 
 const ACROSS = lineAt(90);
+/** Work that is less oblique than this share of it moves a length by no more: far below any reading. */
+const OBLIQUE = 1e-9;
 const NO_STARTS: readonly number[] = [];
 
 /**
@@ -141,6 +144,7 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   // Lines of one direction have one length: it is worked out once after each interval.
   const ways = [...new Set(gaugesDeg)];
   const wayLines = ways.map(lineAt);
+  const areAxes = ways.every(deg => deg === 0 || deg === 90);
   const wayLengths = new Float64Array(ways.length);
   const wayOf = Uint8Array.from(gaugesDeg, deg => ways.indexOf(deg));
   const vigours = vigoursOf(intervals.map(i => i.work));
@@ -190,6 +194,19 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   /** What the hands were worth when the last walk ended, as a logarithm, and its parameters; its work stands in `tensor`. */
   let logVigour = 0;
   let parameters = parametersAt(new Float64Array(dimensions));
+  const felt = { parameters, tilt: 1 };
+
+  /** Writes the length of each way as the work stands in `tensor`. */
+  const measureWays = (): void => {
+    // Along and across are the principal lines of most work there is: nothing has to be turned.
+    if (areAxes && Math.abs(tensor.xy) < OBLIQUE * (tensor.xx + tensor.yy)) {
+      for (let w = 0; w < wayLengths.length; w += 1)
+        wayLengths[w] = -logLoss(ways[w] === 0 ? tensor.xx * felt.tilt : tensor.yy / felt.tilt, parameters);
+      return;
+    }
+    stretchInto(tensor, felt, stretch);
+    for (let w = 0; w < wayLengths.length; w += 1) wayLengths[w] = logLength(stretch, wayLines[w] ?? ACROSS);
+  };
 
   /** Walks through the log and writes of each reading, in order, how many deviations it lies off. */
   const walk = (x: Float64Array, off: Float64Array): void => {
@@ -198,6 +215,8 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
     tensor.xy = 0;
     tensor.yy = 0;
     push.share = parameters.share;
+    felt.parameters = parameters;
+    felt.tilt = Math.exp(parameters.bias);
     logVigour = 0;
     let own = 0;
     let i = 0;
@@ -212,12 +231,9 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
       const more = at < 0 ? 0 : (guesses[k] ?? 0) * (x[guessing + at] ?? 0);
       push.vigour = Math.exp(logVigour + more);
       growInPlace(tensor, works[k] ?? NO_WORK, push);
-      stretchInto(tensor, parameters, stretch);
       const end = readTo[k] ?? 0;
       const rangeEnd = rangeTo[k] ?? 0;
-      if (i < end || r < rangeEnd)
-        for (let w = 0; w < wayLengths.length; w += 1)
-          wayLengths[w] = logLength(stretch, wayLines[w] ?? ACROSS);
+      if (i < end || r < rangeEnd) measureWays();
       for (; i < end; i += 1) {
         const g = gaugeAt[i] ?? 0;
         const start = starts === 0 ? 0 : startSd * (x[starting + g] ?? 0);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { findRoot } from './findRoot';
+import { findRoot, findRootNear } from './findRoot';
 
 describe('findRoot', () => {
   it('finds the square root of two', () => {
@@ -30,5 +30,47 @@ describe('findRoot', () => {
   it('takes an end that is the root', () => {
     expect(findRoot(x => x, { low: 0, high: 1 })).toBe(0);
     expect(findRoot(x => x - 1, { low: 0, high: 1 })).toBe(1);
+  });
+});
+
+describe('findRootNear', () => {
+  it('finds what findRoot finds, with fewer looks from a fair guess', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -6, max: 6, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        (root, off) => {
+          let [near, whole] = [0, 0];
+          const f = (x: number): number =>
+            Math.log(2.3) - 0.7 * (Math.exp(0.3 * (x - root)) - 1) - Math.log(2.3);
+          const nearby = findRootNear(
+            x => {
+              near += 1;
+              return f(x);
+            },
+            { low: -7, high: 7, near: Math.max(-7, Math.min(7, root + off)), slope: -0.2 },
+            1e-8,
+          );
+          const all = findRoot(
+            x => {
+              whole += 1;
+              return f(x);
+            },
+            { low: -7, high: 7 },
+            1e-8,
+          );
+          expect(nearby).toBeCloseTo(all ?? Number.NaN, 5);
+          expect(near).toBeLessThanOrEqual(whole);
+        },
+      ),
+    );
+  });
+
+  it('falls back to the whole range from a guess that leads nowhere', () => {
+    expect(findRootNear(x => Math.atan(x - 3), { low: -60, high: 70, near: -50, slope: 1 })).toBeCloseTo(
+      3,
+      6,
+    );
+    expect(findRootNear(x => x * x + 1, { low: -1, high: 1, near: 0, slope: 1 })).toBeNull();
   });
 });

@@ -41,3 +41,40 @@ export const findRoot = (
   }
   return (a + b) / 2;
 };
+
+/** Steps of a search from nearby before the whole range is searched. */
+const STEPS_NEARBY = 12;
+/** The first step of such a search, as a share of the range, where the guess of the slope would lead out of it. */
+const FIRST_STEP = 0.1;
+
+/**
+ * The same root, looked for from a guess by secants first: where each value is dear, few are asked for.
+ * @param near a guess within the range and about how steep f is there
+ * @returns as `findRoot`, which it falls back to
+ */
+export const findRootNear = (
+  f: (x: number) => number,
+  range: { readonly low: number; readonly high: number; readonly near: number; readonly slope: number },
+  residualTolerance = ROOT_RELATIVE,
+): number | null => {
+  const { low, high, near } = range;
+  const isWithin = (x: number): boolean => x >= low && x <= high;
+  let x = near;
+  let fx = f(x);
+  let slope = range.slope;
+  for (let i = 0; i < STEPS_NEARBY && Number.isFinite(fx); i += 1) {
+    if (Math.abs(fx) < residualTolerance) return x;
+    const guess = x - fx / slope;
+    const next = isWithin(guess)
+      ? guess
+      : i === 0
+        ? x - Math.sign(fx / slope) * FIRST_STEP * (high - low)
+        : guess;
+    if (!isWithin(next) || next === x) break;
+    const after = f(next);
+    slope = (after - fx) / (next - x);
+    x = next;
+    fx = after;
+  }
+  return findRoot(f, range, residualTolerance);
+};

@@ -8,8 +8,11 @@ import {
   simplifyPathsD,
 } from 'clipper2-ts';
 import { FOLD_THINNED_MM, OFFSET_ARC_MM, OFFSET_DECIMALS } from '../tolerances';
+import { coveredBy } from './covered';
 import { bandOf, type Mouth, mouthsOf } from './mouthBand';
 import { boundsOf, type Box, pathLength, type Point, type Polygon, signedArea } from './polygon';
+import { rawOffset } from './rawOffset';
+import { selfCrossing } from './crossing';
 
 /** Outline of a resist: point i starts edge i; `open[i]` says that edge is a mouth. */
 export interface MarkedOutline {
@@ -108,6 +111,21 @@ const mayBite = (bands: Paths, all: readonly EdgeRun[], width: number): boolean 
     );
   });
 
+/** Everything within a distance of a simple, counter-clockwise outline: written straight down, or by the polygon library where edges touch. */
+const grownBy = (points: Polygon, width: number, finenessMm: number): readonly Polygon[] =>
+  coveredBy([rawOffset(points, width, Math.max(OFFSET_ARC_MM, finenessMm))]) ??
+  within(copied([simplifyPathsD([[...points]], finenessMm)[0] ?? points]), width, {
+    of: EndType.Polygon,
+    finenessMm,
+  });
+
+/** What is left of outlines beside bands. */
+const without = (outlines: readonly Polygon[], bands: Paths): readonly Polygon[] => {
+  const clockwise = bands.map(b => (signedArea(b) > 0 ? b.toReversed() : b));
+  const left = bands.every(b => selfCrossing(b) === null) ? coveredBy([...outlines, ...clockwise]) : null;
+  return left ?? combine(ClipType.Difference, copied(outlines), bands);
+};
+
 /**
  * The outline of the wool on one face: the resist and the fold-over past its closed edges, cut off along a mouth.
  * @param resist simple outline, mm  @param width fold-over in mm, ≥ 0
@@ -129,13 +147,12 @@ export const foldOver = (
   const open = ccw ? resist.open : points.map((_, i) => resist.open[(2 * n - 2 - i) % n] ?? false);
   // All round open: nothing is folded over at all.
   if (open.every(Boolean)) return [given];
-  const slim = simplifyPathsD([[...points]], finenessMm)[0] ?? points;
   const mouths = mouthsOf(open);
   const bands = mouths.map(mouth => bandOf(points, mouth, width));
   const parts = stretches(points, mouths, NEAR_MOUTH * width);
   if (!mayBite(bands, parts, width)) {
-    const grown = within(copied([slim]), width, { of: EndType.Polygon, finenessMm });
-    return mouths.length === 0 ? grown : combine(ClipType.Difference, grown, bands);
+    const grown = grownBy(points, width, finenessMm);
+    return mouths.length === 0 ? grown : without(grown, bands);
   }
   // Two legs side by side, a mouth in a bay: each stretch of edge ends at its own mouths, and at no other.
   const folded = parts.flatMap(({ line, mouths: own }) => {

@@ -19,8 +19,15 @@ const pairs = (polygon: Polygon): ReadonlyArray<readonly [Point, Point]> =>
   polygon.map((p, i) => [p, polygon[(i + 1) % polygon.length] ?? p] as const);
 
 /** Enclosed area in mm² (shoelace), positive when counter-clockwise. */
-export const signedArea = (polygon: Polygon): number =>
-  pairs(polygon).reduce((sum, [a, b]) => sum + a.x * b.y - b.x * a.y, 0) / 2;
+export const signedArea = (polygon: Polygon): number => {
+  let sum = 0;
+  let a = polygon.at(-1);
+  for (const b of polygon) {
+    if (a) sum += a.x * b.y - b.x * a.y;
+    a = b;
+  }
+  return sum / 2;
+};
 
 /** Enclosed area in mm², whichever way it runs. */
 export const polygonArea = (polygon: Polygon): number => Math.abs(signedArea(polygon));
@@ -38,17 +45,15 @@ export const pathLength = (points: readonly Point[]): number =>
 
 /** Box around points. Of no points: an empty box at the origin. */
 export const boundsOf = (points: readonly Point[]): Box => {
-  const [first] = points;
-  if (!first) return { minX: 0, minY: 0, maxX: 0, maxY: 0 };
-  return points.reduce<Box>(
-    (box, p) => ({
-      minX: Math.min(box.minX, p.x),
-      minY: Math.min(box.minY, p.y),
-      maxX: Math.max(box.maxX, p.x),
-      maxY: Math.max(box.maxY, p.y),
-    }),
-    { minX: first.x, minY: first.y, maxX: first.x, maxY: first.y },
-  );
+  const [first = { x: 0, y: 0 }] = points;
+  let [minX, minY, maxX, maxY] = [first.x, first.y, first.x, first.y];
+  for (const { x, y } of points) {
+    minX = Math.min(minX, x);
+    minY = Math.min(minY, y);
+    maxX = Math.max(maxX, x);
+    maxY = Math.max(maxY, y);
+  }
+  return { minX, minY, maxX, maxY };
 };
 
 /** Points scaled per axis about the origin. */

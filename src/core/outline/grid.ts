@@ -1,0 +1,82 @@
+import { at, edgeAt, type Edges } from './edges';
+
+/** Cells of about an edge's length, and no more of them than these to an edge. */
+const CELLS_PER_EDGE = 16;
+
+/** A grid over edges: which cell a place lies in, and every two edges that share a cell. */
+export interface Grid {
+  readonly cellAt: (x: number, y: number) => number;
+  /** Calls for every two edges that share a cell, once for each cell they share; stops when told so. */
+  readonly eachPair: (tell: (e: number, f: number, cell: number) => boolean) => boolean;
+}
+
+const sizeOf = ({ count, x, y, next }: Edges, box: { wide: number; high: number }): number => {
+  let length = 0;
+  for (let e = 0; e < count; e += 1)
+    length += Math.abs(at(x, edgeAt(next, e)) - at(x, e)) + Math.abs(at(y, edgeAt(next, e)) - at(y, e));
+  return Math.max(length / count, Math.sqrt((box.wide * box.high) / (CELLS_PER_EDGE * count))) || 1;
+};
+
+const leastAndMost = (values: Float64Array): { least: number; most: number } => {
+  let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const v of values) {
+    least = Math.min(least, v);
+    most = Math.max(most, v);
+  }
+  return { least, most };
+};
+
+/** A grid over edges, with cells of about their length; null where a place is no number. */
+export const gridOf = (edges: Edges): Grid | null => {
+  const { count, x, y, next } = edges;
+  const [xs, ys] = [leastAndMost(x), leastAndMost(y)];
+  if (![xs.least, xs.most, ys.least, ys.most].every(Number.isFinite)) return null;
+  const size = sizeOf(edges, { wide: xs.most - xs.least, high: ys.most - ys.least });
+  const columns = Math.floor((xs.most - xs.least) / size) + 1;
+  const rows = Math.floor((ys.most - ys.least) / size) + 1;
+  const column = (px: number): number => Math.floor((px - xs.least) / size);
+  const row = (py: number): number => Math.floor((py - ys.least) / size);
+  const heads = new Int32Array(columns * rows).fill(-1);
+  // Each cell's edges are a chain of links: what it holds is looked through when the next one comes in.
+  const held: number[] = [];
+  const before: number[] = [];
+
+  const eachPair: Grid['eachPair'] = tell => {
+    const put = (e: number, cell: number): boolean => {
+      const head = edgeAt(heads, cell);
+      for (let link = head; link >= 0; link = before[link] ?? -1)
+        if (!tell(held[link] ?? 0, e, cell)) return false;
+      heads[cell] = held.length;
+      held.push(e);
+      before.push(head);
+      return true;
+    };
+    for (let e = 0; e < count; e += 1) {
+      const to = edgeAt(next, e);
+      const ax = at(x, e);
+      const ay = at(y, e);
+      const bx = at(x, to);
+      const by = at(y, to);
+      const left = Math.min(ax, bx);
+      const right = Math.max(ax, bx);
+      const low = row(Math.min(ay, by));
+      const high = row(Math.max(ay, by));
+      const slope = (bx - ax) / (by - ay);
+      const isLong = high > low + 1 && column(right) > column(left) + 1;
+      for (let r = low; r <= high; r += 1) {
+        let from = left;
+        let until = right;
+        if (isLong) {
+          // A long slanting edge passes few of the cells of its box.
+          const p = ax + (ys.least + r * size - ay) * slope;
+          const q = p + size * slope;
+          from = Math.max(left, Math.min(p, q));
+          until = Math.min(right, Math.max(p, q));
+        }
+        for (let c = column(from); c <= column(until); c += 1) if (!put(e, r * columns + c)) return false;
+      }
+    }
+    return true;
+  };
+  return { cellAt: (px, py) => row(py) * columns + column(px), eachPair };
+};
