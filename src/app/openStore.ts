@@ -54,12 +54,10 @@ const openPatiently = async (onSlow: () => void): Promise<Store> => {
 /** Marks the store as this browser's own, and finds out whether one that was here before is gone. */
 const mark = async (store: Store, notes: Notes, chance: Chance): Promise<Marker> => {
   const remembered = readMarker(notes);
-  const [known, snapshot] = await Promise.all([store.meta(), store.snapshot()]);
-  const isEmpty = snapshot.records.length === 0 && snapshot.unread.length === 0;
+  const [known, { isEmpty, hasOwn: own }] = await Promise.all([store.meta(), store.look()]);
   const found = foundBy(remembered, { isEmpty, hasMeta: known !== null });
   const meta = known ?? { id: chance.newId(), since: nowIso() };
   if (!known) await store.setMeta(meta);
-  const own = snapshot.records.some(r => !r.sample || r.revision > 1);
   const lostAt = found === 'lost' ? nowIso() : (remembered?.lostAt ?? null);
   const lastOwnAt = remembered?.ownAt ?? null;
   const marker: Marker = {

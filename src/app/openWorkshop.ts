@@ -10,7 +10,7 @@ import { browserNotes } from '../session/notes';
 import { issueNotice, type Notice, storeFailure } from '../session/notices';
 import { browserTabs } from '../session/tabs';
 import { makeWorkshop, type Workshop } from '../session/workshop';
-import { planPurge } from '../store/clearing';
+import { isOverdue, planPurge } from '../store/clearing';
 import { backgroundWorkers } from '../workers/background';
 import { offerSample, openStore } from './openStore';
 
@@ -24,7 +24,9 @@ export interface Opening {
 
 /** Empties the bin of what has lain in it too long, and takes away pictures that nothing names. Nobody waits for it. */
 const tidyUp = async ({ store, clock }: Workshop): Promise<void> => {
-  await store.transact(planPurge(clock.nowMs()));
+  const { firstDeletedAt } = await store.look();
+  if (firstDeletedAt !== null && isOverdue(firstDeletedAt, clock.nowMs()))
+    await store.transact(planPurge(clock.nowMs()));
   await store.sweep();
 };
 

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { type ShrinkageReading, shrinkageLearner } from '../core/learning/expectedShrinkage';
 
 type Learnt = {
@@ -11,7 +12,9 @@ export const makeLearner = () => {
   return (of: readonly unknown[], shown: () => readonly ShrinkageReading[]): Learnt => {
     if (last && of.length === last.of.length && of.every((v, i) => v === last?.of[i])) return last.learnt;
     const all = shown();
-    const learnt = { shown: all, ask: shrinkageLearner(all) };
+    // A piece that was rolled on, or renamed, tells nothing new.
+    const learnt =
+      last && dequal(last.learnt.shown, all) ? last.learnt : { shown: all, ask: shrinkageLearner(all) };
     last = { of, learnt };
     return learnt;
   };

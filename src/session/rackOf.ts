@@ -1,13 +1,12 @@
-import { driedPieces } from '../core/finishing/driedPieces';
 import { type Finishing, finishingOf } from '../core/finishing/finishingOf';
 import type { FinishWait } from '../core/finishing/finishState';
-import { ownDrying } from '../core/finishing/ownDrying';
+import { type DriedPiece, ownDrying } from '../core/finishing/ownDrying';
 import { benchLog, weighings } from '../core/log/logParts';
 import { planOf } from '../core/plan/planOf';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
+import type { PieceSummary } from '../records/summary';
 import { dryEach } from './laidEach';
-import { logsSince } from './logsSince';
 
 /** A piece that waits: it soaks, dries or sets. */
 export interface RackPlace {
@@ -16,36 +15,36 @@ export interface RackPlace {
   readonly finishing: Finishing;
 }
 
-/** Logs of the pieces of which something was finished. */
-export const finishingLogs = (entries: readonly Entry[]): ReadonlyMap<string, readonly Entry[]> => {
-  const begun = new Set(entries.flatMap(e => (e.act.kind === 'finish' ? [e.pieceId] : [])));
-  return begun.size === 0
-    ? new Map()
-    : logsSince(
-        entries.filter(e => begun.has(e.pieceId)),
-        0,
-      );
-};
+/** A piece that may wait, with its whole log. */
+export interface FinishingPiece {
+  readonly piece: Piece;
+  readonly log: readonly Entry[];
+}
 
-/** Everything that waits now, what is over first first. @param pieces all of them, deleted ones too */
-export const rackOf = (pieces: readonly Piece[], entries: readonly Entry[]): readonly RackPlace[] => {
-  const logs = finishingLogs(entries);
-  if (logs.size === 0) return [];
-  const dried = driedPieces(pieces, logs, Date.parse);
-  return pieces
-    .filter(p => logs.has(p.id) && p.deletedAt === null && p.result.finishedAt === null)
-    .flatMap((piece): RackPlace[] => {
+/** The pieces of which something was finished and that are not in the record: only those can wait. */
+export const finishingIds = (summaries: readonly PieceSummary[]): readonly string[] =>
+  summaries.filter(s => s.isFinishing && s.finishedAt === null && s.deletedAt === null).map(s => s.id);
+
+/** Every drying that came to an end. */
+export const driedIn = (summaries: readonly PieceSummary[]): readonly DriedPiece[] =>
+  summaries.flatMap(s => (s.dried ? [s.dried] : []));
+
+/** Everything that waits now, what is over first first. @param dried what drying took before */
+export const rackOf = (
+  finishing: readonly FinishingPiece[],
+  dried: readonly DriedPiece[],
+): readonly RackPlace[] =>
+  finishing
+    .flatMap(({ piece, log }): RackPlace[] => {
       const plan = planOf(piece.plan);
-      const log = logs.get(piece.id) ?? [];
       if (!plan.ok) return [];
       const parts = { piece, entries: benchLog(log), weighings: weighings(log) };
-      const finishing = finishingOf(piece, plan.value, {
+      const stands = finishingOf(piece, plan.value, {
         log: parts.entries,
         plannedG: dryEach(parts, plan.value),
         own: air => ownDrying(dried, air),
         msOf: Date.parse,
       });
-      return finishing.waits.map(wait => ({ piece, wait, finishing }));
+      return stands.waits.map(wait => ({ piece, wait, finishing: stands }));
     })
     .toSorted((a, b) => (a.wait.untilMs ?? Infinity) - (b.wait.untilMs ?? Infinity));
-};

@@ -3,7 +3,8 @@ import { shrinkageReadings } from '../core/learning/shrinkageReadings';
 import { type Breed, breedOf } from '../core/wool/breeds';
 import type { Wool } from '../records/wool';
 import { useWorkshop } from './workshop';
-import { useAllPieces, useSwatches, useWools } from './useRecords';
+import { useSwatches, useWools } from './useRecords';
+import { useAllSummaries } from './useSummaries';
 
 /** What is expected of a wool's next piece, and what of its own says so. */
 export interface WoolExpectation extends Expectation {
@@ -16,12 +17,12 @@ export interface WoolExpectation extends Expectation {
 
 /** Answers what is expected of any wool on the shelf. `except` leaves one piece out, so that it does not predict itself. */
 export const useExpectations = (except?: string): ((wool: Wool) => WoolExpectation) => {
-  const pieces = useAllPieces();
+  const pieces = useAllSummaries();
   const swatches = useSwatches();
   const wools = useWools();
   const { learner } = useWorkshop();
   const { shown, ask } = learner([pieces, swatches, wools, except], () =>
-    shrinkageReadings({ pieces, swatches, wools }).filter(s => s.id !== except),
+    shrinkageReadings({ pieces: pieces ?? [], swatches, wools }).filter(s => s.id !== except),
   );
   return wool => {
     const breed = breedOf(wool.fibre);

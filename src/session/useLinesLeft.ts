@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { orderKind } from '../records/order';
 import { type LineLeft, linesLeft } from './openWork';
-import { useAllPieces, useLive } from './useRecords';
+import { useLive } from './useRecords';
+import { usePiecesNamed } from './useSomePieces';
 import { useStock } from './useStock';
 
 const NONE: readonly never[] = [];
@@ -9,7 +10,8 @@ const NONE: readonly never[] = [];
 /** What is left of each line of the open promises. */
 export const useLinesLeft = (): readonly LineLeft[] => {
   const orders = useLive(orderKind) ?? NONE;
-  const pieces = useAllPieces();
+  const named = orders.flatMap(o => o.lines.flatMap(l => l.pieceId ?? []));
+  const pieces = usePiecesNamed([...new Set(named)]);
   const { states: stock } = useStock();
   return useMemo(() => linesLeft({ orders, stock, pieces }), [orders, stock, pieces]);
 };

@@ -1,10 +1,10 @@
-import { useDeferredValue, useMemo } from 'react';
-import { type RackPlace, rackOf } from './rackOf';
-import { useAllEntries, useAllPieces } from './useRecords';
+import { driedIn, finishingIds, type RackPlace, rackOf } from './rackOf';
+import { useSomePieces } from './useSomePieces';
+import { useSummaries } from './useSummaries';
 
 /** Everything that waits now, what is over first first. */
 export const useRack = (): readonly RackPlace[] => {
-  const pieces = useAllPieces();
-  const entries = useDeferredValue(useAllEntries());
-  return useMemo(() => rackOf(pieces, entries), [pieces, entries]);
+  const summaries = useSummaries();
+  const finishing = useSomePieces(finishingIds(summaries));
+  return rackOf(finishing, driedIn(summaries));
 };

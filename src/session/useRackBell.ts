@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { pieceKind } from '../records/piece';
 import { WAITED } from '../words/finishing';
 import { useNotify } from './notices';
-import { rackOf } from './rackOf';
+import { driedIn, finishingIds, rackOf } from './rackOf';
 import { useWorkshop } from './workshop';
 
 const LOOKS_MS = 15_000;
@@ -14,7 +14,7 @@ const LOOKS_MS = 15_000;
  */
 export const useRackBell = (onOpen: (pieceId: string) => void): void => {
   const client = useQueryClient();
-  const { cache, clock } = useWorkshop();
+  const { cache, clock, summaries } = useWorkshop();
   const { tell } = useNotify();
   useEffect(() => {
     let lookedMs = clock.nowMs();
@@ -22,9 +22,15 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
       const nowMs = clock.nowMs();
       const sinceMs = lookedMs;
       lookedMs = nowMs;
-      const pieces = await client.fetchQuery(cache.list(pieceKind));
-      const entries = await client.fetchQuery(cache.allEntries());
-      const over = rackOf(pieces, entries).find(
+      const { all } = await client.fetchQuery(summaries.all());
+      const finishing = await Promise.all(
+        finishingIds(all).map(async id => ({
+          piece: await client.fetchQuery(cache.one(pieceKind, id)),
+          log: await client.fetchQuery(cache.entries(id)),
+        })),
+      );
+      const there = finishing.flatMap(({ piece, log }) => (piece ? [{ piece, log }] : []));
+      const over = rackOf(there, driedIn(all)).find(
         ({ wait }) => wait.untilMs !== null && wait.untilMs > sinceMs && wait.untilMs <= nowMs,
       );
       if (!over) return;
@@ -37,5 +43,5 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
     };
     // A store that cannot be read just now is told where it is asked for; the next look comes anyway.
     return clock.every(LOOKS_MS, () => void look().catch(() => undefined));
-  }, [client, cache, clock, tell, onOpen]);
+  }, [client, cache, clock, summaries, tell, onOpen]);
 };

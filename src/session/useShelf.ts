@@ -1,13 +1,15 @@
 import { useMemo } from 'react';
-import { gramsWeighed, type PieceTaking, takingsOf } from '../core/log/shelfTakings';
+import { gramsWeighed, type PieceTaking } from '../core/log/shelfTakings';
 import { gramsLeft } from '../core/wool/shelfLedger';
 import { classKind, type FeltClass } from '../records/feltClass';
-import type { Piece } from '../records/piece';
+import type { PieceSummary } from '../records/summary';
 import type { Wool } from '../records/wool';
-import { useAllEntries, useAllPieces, useLive } from './useRecords';
+import { useLive } from './useRecords';
+import { useAllSummaries } from './useSummaries';
 
 /** A piece taken off the table before it was in the record: its wool lies on the shelf again. */
-const isAbandoned = (piece: Piece): boolean => piece.deletedAt !== null && piece.result.finishedAt === null;
+const isAbandoned = ({ deletedAt, finishedAt }: PieceSummary): boolean =>
+  deletedAt !== null && finishedAt === null;
 
 /** Wool that went into the kits of a class, and what came back with those that were not used. */
 const classTakings = ({ id, packed, packedAt, packedKits, back }: FeltClass): readonly PieceTaking[] =>
@@ -19,18 +21,16 @@ const classTakings = ({ id, packed, packedAt, packedKits, back }: FeltClass): re
       ]);
 
 const useTakings = (): readonly PieceTaking[] => {
-  const entries = useAllEntries();
-  const pieces = useAllPieces();
+  const summaries = useAllSummaries();
   const classes = useLive(classKind);
   return useMemo(
     () => [
-      ...takingsOf(entries, {
-        abandoned: new Set(pieces.filter(isAbandoned).map(p => p.id)),
-        msOf: Date.parse,
-      }),
+      ...(summaries ?? [])
+        .filter(s => !isAbandoned(s))
+        .flatMap(({ id, takings }) => takings.map(t => ({ ...t, pieceId: id }))),
       ...(classes ?? []).flatMap(classTakings),
     ],
-    [entries, pieces, classes],
+    [summaries, classes],
   );
 };
 

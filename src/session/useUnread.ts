@@ -4,6 +4,7 @@ import { isObject } from '../records/migrate';
 import type { Unread } from '../records/snapshot';
 import { NO_BATCH } from '../store/batch';
 import { useNotify } from './notices';
+import { useAllSummaries } from './useSummaries';
 import { useWorkshop } from './workshop';
 
 const NONE: readonly Unread[] = [];
@@ -18,7 +19,9 @@ export const nameOfUnread = ({ raw, table }: Unread): string => {
 export const useUnread = () => {
   const { cache, store, history, clock } = useWorkshop();
   const { failed } = useNotify();
-  const unread = useQuery({ ...cache.unread(), enabled: store.problems().length > 0 }).data ?? NONE;
+  const isSuspected = (useAllSummaries() ?? []).some(s => s.unread !== 'nothing');
+  const enabled = isSuspected || store.problems().length > 0;
+  const unread = useQuery({ ...cache.unread(), enabled }).data ?? NONE;
   const write = (change: {
     readonly unread?: readonly Unread[];
     readonly removeUnread?: readonly Unread[];

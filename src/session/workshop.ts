@@ -10,6 +10,7 @@ import { type Journal, makeJournal } from './journal';
 import { type Learner, makeLearner } from './learner';
 import { makeOutbox, type Outbox } from './outbox';
 import type { Notes } from './notes';
+import { makeSummaries, type SummariesCache } from './summaries';
 import { makeUnsaved, type UnsavedCount } from './unsaved';
 
 /**
@@ -26,6 +27,7 @@ export interface Workshop {
   readonly nowIso: () => string;
   readonly client: QueryClient;
   readonly cache: Cache;
+  readonly summaries: SummariesCache;
   readonly history: History;
   readonly journal: Journal;
   readonly outbox: Outbox;
@@ -44,6 +46,8 @@ export interface Workers {
   readonly long: WorkerClient;
   /** What the bench asks after each act; never behind a long job. */
   readonly bench: WorkerClient;
+  /** What is made quietly beside the work: summaries of pieces. */
+  readonly quiet: WorkerClient;
 }
 
 /** Puts a workshop together. @param tab name of this tab, for its notes */
@@ -62,7 +66,8 @@ export const makeWorkshop = (of: {
   });
   const cache = makeCache(client, store);
   const journal = makeJournal(notes, of.tab, clock.nowMs);
-  const leave = store.subscribe(cache.hear);
+  const summaries = makeSummaries({ client, store, worker: workers.quiet });
+  const leaves = [store.subscribe(cache.hear), store.subscribe(summaries.hear)];
   const unsaved = makeUnsaved({ store, notes, clock });
   return {
     store,
@@ -72,6 +77,7 @@ export const makeWorkshop = (of: {
     nowIso: () => isoTime(clock.nowMs()),
     client,
     cache,
+    summaries,
     history: makeHistory(),
     journal,
     outbox: makeOutbox({ store, journal, clock }),
@@ -80,11 +86,12 @@ export const makeWorkshop = (of: {
     workers,
     unsaved,
     close: () => {
-      leave();
+      for (const leave of leaves) leave();
       unsaved.close();
       client.clear();
       workers.long.stop();
       workers.bench.stop();
+      workers.quiet.stop();
       store.close();
     },
   };

@@ -37,11 +37,14 @@ export const planClearing = (have: Snapshot): PlannedBatch<RecordBefore> => {
 export const BIN_DAYS = 90;
 const DAY_MS = 24 * 3_600_000;
 
+/** Whether what was deleted then has lain in the bin longer than it may. @param nowMs ms since 1970 */
+export const isOverdue = (deletedAt: string, nowMs: number): boolean =>
+  Date.parse(deletedAt) < nowMs - BIN_DAYS * DAY_MS;
+
 /** Empties the bin of what has lain in it longer than it may. @param nowMs ms since 1970 @returns how many records went */
 export const planPurge =
   (nowMs: number) =>
   (have: Snapshot): PlannedBatch<number> => {
-    const before = nowMs - BIN_DAYS * DAY_MS;
-    const batch = planRemoval(have, r => r.deletedAt !== null && Date.parse(r.deletedAt) < before);
+    const batch = planRemoval(have, r => r.deletedAt !== null && isOverdue(r.deletedAt, nowMs));
     return { batch, result: batch.remove.length };
   };

@@ -7,8 +7,10 @@ import { inLogOrder, type Reader, storable } from './reader';
 import type { StoreParts } from './recordOps';
 import type { NewEntry, Store } from './store';
 import { StoreError } from './storeError';
+import { dropSummary } from './summaryOps';
+import { SUMMARIES_TABLE } from './tables';
 
-const LOG_AND_PIECES = [LOG_TABLE, pieceKind.table];
+const LOG_AND_PIECES = [LOG_TABLE, pieceKind.table, SUMMARIES_TABLE];
 
 /** The place behind the last of a log. Places from before there were limits count as the highest they may have had. */
 const nextSeq = async (tables: Tables, pieceId: string): Promise<number> => {
@@ -26,6 +28,7 @@ const put = async (tables: Tables, reader: Reader, fresh: NewEntry): Promise<Ent
   const seq = await nextSeq(tables, fresh.pieceId);
   const entry: Entry = { kind: 'entry', version: ENTRY_VERSION, seq, ...fresh };
   await tables.put(LOG_TABLE, storable(entrySpec, entry));
+  await dropSummary(tables, entry.pieceId);
   return entry;
 };
 

@@ -10,6 +10,7 @@ import { memoryBackend } from './memoryBackend';
 import { makeReader } from './reader';
 import { recordOps, settingsOps, type StoreParts } from './recordOps';
 import type { Meta, Store, StoreChange } from './store';
+import { summaryOps } from './summaryOps';
 import { META_TABLE, tablesOf } from './tables';
 import { attachmentOps, wholeOps } from './wholeOps';
 
@@ -40,6 +41,7 @@ const storeOver = (
   return {
     ...recordOps(parts),
     ...logOps(parts),
+    ...summaryOps(parts),
     ...settingsOps(parts),
     ...wholeOps(parts, kinds),
     ...attachmentOps(parts, kinds),

@@ -1,10 +1,12 @@
 import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
+import { pieceKind } from '../records/piece';
 import { DEFAULT_SETTINGS, type Settings, settingsSpec } from '../records/settings';
 import type { Backend, Tables } from './backend';
 import { type Reader, storable } from './reader';
 import type { Store, StoreChange } from './store';
-import { SETTINGS_TABLE } from './tables';
+import { dropSummary } from './summaryOps';
+import { SETTINGS_TABLE, SUMMARIES_TABLE } from './tables';
 
 /** What the parts of a store share. */
 export interface StoreParts {
@@ -17,6 +19,19 @@ export interface StoreParts {
 /** A changed record with its revision counted on. The same object back means nothing changed. */
 const touched = <T extends StoredRecord>(before: T, after: T, now: string): T =>
   after === before ? before : { ...after, revision: before.revision + 1, updatedAt: now };
+
+/** Tables that are written where a record of a kind is. */
+const writtenWith = <T extends StoredRecord>({ table }: Kind<T>): readonly string[] =>
+  table === pieceKind.table ? [table, SUMMARIES_TABLE] : [table];
+
+const putRecord = async <T extends StoredRecord>(
+  tables: Tables,
+  { table }: Kind<T>,
+  record: T,
+): Promise<void> => {
+  await tables.put(table, record);
+  if (table === pieceKind.table) await dropSummary(tables, record.id);
+};
 
 /** Records of any kind: read, put in, changed in place. */
 export const recordOps = ({
@@ -33,7 +48,7 @@ export const recordOps = ({
     reader.one(kind, kind.table, await backend.run([kind.table], 'readonly', t => t.get(kind.table, id))),
   add: async (kind, record) => {
     const good = storable(kind, record);
-    await backend.run([kind.table], 'readwrite', t => t.put(kind.table, good));
+    await backend.run(writtenWith(kind), 'readwrite', t => putRecord(t, kind, good));
     tell({ table: kind.table, record });
   },
   update: async <T extends StoredRecord>(
@@ -41,10 +56,10 @@ export const recordOps = ({
     id: string,
     change: (record: T) => T,
   ): Promise<T | null> => {
-    const { before, after } = await backend.run([kind.table], 'readwrite', async t => {
+    const { before, after } = await backend.run(writtenWith(kind), 'readwrite', async t => {
       const was = reader.one(kind, kind.table, await t.get(kind.table, id));
       const next = was === null ? null : storable(kind, touched(was, change(was), clock()));
-      if (next !== null && next !== was) await t.put(kind.table, next);
+      if (next !== null && next !== was) await putRecord(t, kind, next);
       return { before: was, after: next };
     });
     if (after !== null && after !== before) tell({ table: kind.table, record: after });

@@ -6,6 +6,7 @@ import type { Kind } from '../records/kind';
 import type { Settings } from '../records/settings';
 import type { Snapshot } from '../records/snapshot';
 import type { Attachment } from '../records/attachment';
+import type { PieceSummary, RawPiece } from '../records/summary';
 import type { PlannedBatch } from './batch';
 
 /** What a listener is told: which table changed, and what stands there now where it is one thing. */
@@ -49,6 +50,15 @@ export interface Store {
   readonly entries: (pieceId: string) => Promise<readonly Entry[]>;
   /** Logs of all pieces, in order. */
   readonly allEntries: () => Promise<readonly Entry[]>;
+  /** Summaries that are kept, and the ids of pieces that have none: it is made of what `rawPieces` gives. */
+  readonly summaries: () => Promise<{
+    readonly kept: readonly PieceSummary[];
+    readonly missing: readonly string[];
+  }>;
+  /** Pieces and their logs as they are stored; those that are not here any more are left out. */
+  readonly rawPieces: (ids: readonly string[]) => Promise<readonly RawPiece[]>;
+  /** Keeps summaries, but for those whose piece or log has gone on since. */
+  readonly keepSummaries: (made: readonly PieceSummary[]) => Promise<void>;
   /** Fails with PIECE_GONE where the piece is not here any more, and with LOG_FULL where no place is left. */
   readonly append: (entry: NewEntry) => Promise<Entry>;
   /** Decides by the log as it stands what to append, with nobody between: null is nothing. */
@@ -61,6 +71,14 @@ export interface Store {
   readonly meta: () => Promise<Meta | null>;
   readonly setMeta: (meta: Meta) => Promise<void>;
   readonly snapshot: () => Promise<Snapshot>;
+  /** What has to be known of a workshop when it is opened, without reading it whole. */
+  readonly look: () => Promise<{
+    readonly isEmpty: boolean;
+    /** Anything that a hand made or changed. */
+    readonly hasOwn: boolean;
+    /** When the first of what is deleted was. */
+    readonly firstDeletedAt: string | null;
+  }>;
   /** Changes many things at once, by all that is there. Pure planning: it may be asked only about what it is handed. */
   readonly transact: <R>(plan: (have: Snapshot) => PlannedBatch<R>) => Promise<R>;
   /** Keeps bytes under their SHA-256, once; gives the hash. Name it in a record soon: what nothing names is swept. */

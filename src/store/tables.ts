@@ -6,6 +6,7 @@ import type { TableSpec } from './backend';
 export const SETTINGS_TABLE = 'settings';
 export const META_TABLE = 'meta';
 export const ATTACHMENTS_TABLE = 'attachments';
+export const SUMMARIES_TABLE = 'summaries';
 
 /** Every table of the store: one for each kind of record, and those that are there once. */
 export const tablesOf = (kinds: ReadonlyArray<Kind<StoredRecord>>): readonly TableSpec[] => [
@@ -15,6 +16,7 @@ export const tablesOf = (kinds: ReadonlyArray<Kind<StoredRecord>>): readonly Tab
   // 4 also brought the index of the log by place.
   { name: META_TABLE, since: 4, key: null },
   { name: ATTACHMENTS_TABLE, since: 4, key: 'hash' },
+  { name: SUMMARIES_TABLE, since: 7, key: 'id' },
 ];
 
 /** Version of a database with these tables. */

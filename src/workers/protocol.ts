@@ -23,6 +23,7 @@ import type { WorkshopFile, WrittenFile } from '../files/fileTypes';
 import type { SvgOutlines } from '../files/svgOutlines';
 import type { Attachment } from '../records/attachment';
 import type { Snapshot } from '../records/snapshot';
+import type { PieceSummary, RawPiece } from '../records/summary';
 import type { PreparedPictures } from './preparePicture';
 import type { Template } from '../drawing/template';
 
@@ -127,6 +128,11 @@ export interface Jobs {
     readonly request: { readonly open: OpenWork; readonly rank: readonly number[] };
     readonly answer: readonly PromiseReadiness[];
   };
+  /** What is shown of pieces where many are. */
+  readonly summaries: {
+    readonly request: { readonly pieces: readonly RawPiece[] };
+    readonly answer: readonly PieceSummary[];
+  };
   readonly blends: {
     readonly request: { readonly wanted: string; readonly shelf: readonly Fibre[] };
     readonly answer: readonly Blend[];
@@ -155,6 +161,7 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   accuracy: 60_000,
   schedule: 30_000,
   readiness: 60_000,
+  summaries: 60_000,
 };
 
 /** One ask of each job: the name tells which. */

@@ -80,6 +80,10 @@ const WORK: JobRunner = {
     const { planWork } = await import('../core/schedule/planWork');
     return { answer: planWork(open) };
   },
+  summaries: async ({ pieces }) => {
+    const { summaryOf } = await import('./summaryOf');
+    return { answer: pieces.map(summaryOf) };
+  },
   readiness: async ({ open, rank }, progress) => {
     const { readinessOf } = await import('../core/schedule/readinessOf');
     return { answer: readinessOf(open, rank, progress) };

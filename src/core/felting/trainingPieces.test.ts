@@ -5,7 +5,7 @@ const piece = (id: string, woolId: string | null, day: number | null, deleted = 
   id,
   woolId,
   deletedAt: deleted ? '2026-03-01T10:00:00.000Z' : null,
-  result: { finishedAt: day === null ? null : `2026-02-${String(day).padStart(2, '0')}T10:00:00.000Z` },
+  finishedAt: day === null ? null : `2026-02-${String(day).padStart(2, '0')}T10:00:00.000Z`,
 });
 const breedIdOf = (woolId: string | null): string =>
   ({ fog: 'merino', mist: 'merino', peat: 'gotland' })[woolId ?? ''] ?? '';

@@ -6,7 +6,7 @@ export interface TrainingPiece {
   readonly id: string;
   readonly woolId: string | null;
   readonly deletedAt: string | null;
-  readonly result: { readonly finishedAt: string | null };
+  readonly finishedAt: string | null;
 }
 
 /**
@@ -21,11 +21,9 @@ export const trainingPiecesOf = <T extends TrainingPiece>(
   const breed = breedIdOf(piece.woolId);
   const nearness = ({ woolId }: T): number =>
     woolId === piece.woolId ? 2 : breed !== '' && breedIdOf(woolId) === breed ? 1 : 0;
-  const finishedAt = ({ result }: T): string => result.finishedAt ?? '';
+  const finishedAt = (p: T): string => p.finishedAt ?? '';
   return all
-    .filter(
-      p => p.deletedAt === null && p.id !== piece.id && p.woolId !== null && p.result.finishedAt !== null,
-    )
+    .filter(p => p.deletedAt === null && p.id !== piece.id && p.woolId !== null && p.finishedAt !== null)
     .toSorted((a, b) => nearness(b) - nearness(a) || (finishedAt(a) < finishedAt(b) ? 1 : -1))
     .slice(0, MOST);
 };

@@ -1,18 +1,14 @@
-import { type DryMeasures, outcome } from '../plan/outcome';
-import type { PlanInput } from '../plan/planInput';
-import { planOf } from '../plan/planOf';
 import { breedOf } from '../wool/breeds';
 import { swatchOutcome, type SwatchReadings } from '../wool/swatchOutcome';
 import type { ShrinkageReading } from './expectedShrinkage';
 
-/** A piece as far as its shrinkage is asked for. */
-interface FinishedPiece {
+/** A piece as far as its shrinkage is asked for: how it came out each way, where that was measured. */
+interface FinishedPiece extends Pick<ShrinkageReading, 'along' | 'across'> {
   readonly id: string;
   readonly name: string;
   readonly woolId: string | null;
   readonly deletedAt: string | null;
-  readonly plan: PlanInput;
-  readonly result: DryMeasures & { readonly finishedAt: string | null };
+  readonly finishedAt: string | null;
 }
 
 /** A swatch as far as its shrinkage is asked for. */
@@ -21,13 +17,6 @@ type FinishedSwatch = SwatchReadings & {
   readonly woolId: string;
   readonly deletedAt: string | null;
   readonly result: { readonly finishedAt: string | null };
-};
-
-const shownByPiece = (piece: FinishedPiece): Pick<ShrinkageReading, 'along' | 'across'> => {
-  const plan = planOf(piece.plan);
-  if (!plan.ok) return { along: null, across: null };
-  const { along, across } = outcome(plan.value.form, piece.result, plan.value.laidGramsEach);
-  return { along, across };
 };
 
 /** The shrinkage of everything that is finished and was measured at least one way. */
@@ -41,10 +30,11 @@ export const shrinkageReadings = (of: {
     const breed = breeds.get(woolId) ?? null;
     return { woolId, breedId: breed?.id ?? '', felts: breed?.felts ?? null };
   };
-  const pieces = of.pieces.flatMap((p): ShrinkageReading[] =>
-    p.deletedAt !== null || p.woolId === null || p.result.finishedAt === null
-      ? []
-      : [{ id: p.id, name: p.name, isSwatch: false, ...fibre(p.woolId), ...shownByPiece(p) }],
+  const pieces = of.pieces.flatMap(
+    ({ id, name, woolId, deletedAt, finishedAt, along, across }): ShrinkageReading[] =>
+      deletedAt !== null || woolId === null || finishedAt === null
+        ? []
+        : [{ id, name, isSwatch: false, ...fibre(woolId), along, across }],
   );
   const swatches = of.swatches.flatMap((s): ShrinkageReading[] =>
     s.deletedAt !== null || s.result.finishedAt === null

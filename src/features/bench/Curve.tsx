@@ -4,11 +4,12 @@ import type { Plan } from '../../core/plan/makePlan';
 import type { Gauge } from '../../core/forms/formKind';
 import type { PieceForecast } from '../../core/felting/forecastPiece';
 import { formForModel } from '../../core/felting/feltingRecordOf';
+import { benchLog } from '../../core/log/logParts';
 import { planOf } from '../../core/plan/planOf';
 import { showShare } from '../../core/units/units';
 import type { PieceContext } from '../../session/pieceContext';
-import { useLogs } from '../../session/useLogs';
-import { usePieces } from '../../session/useRecords';
+import { useSomePieces } from '../../session/useSomePieces';
+import { useSummaries } from '../../session/useSummaries';
 import type { ChartLine } from '../../ui/chart/LineChart';
 import { usePrior } from './usePrior';
 
@@ -37,10 +38,10 @@ export const Curve = ({
 }) => {
   const { piece, entries } = context;
   const { belief } = usePrior(context);
-  const earlier = (usePieces() ?? [])
+  const alike = useSummaries()
     .filter(p => p.id !== piece.id && p.woolId !== null && p.woolId === piece.woolId)
     .slice(0, MOST_EARLIER);
-  const logs = useLogs(earlier.map(p => p.id));
+  const earlier = useSomePieces(alike.map(p => p.id));
   const formed = formForModel(plan.form, gauges);
   const own = readCurves(entries, formed);
   const { wanted: level, done } = curveEnds(entries, formed);
@@ -54,11 +55,9 @@ export const Curve = ({
       colour: 'laid',
       dash: 'dashed',
     },
-    ...earlier.flatMap((p): ChartLine[] => {
+    ...earlier.flatMap(({ piece: p, log }): ChartLine[] => {
       const made = planOf(p.plan);
-      const points = made.ok
-        ? meanCurve(readCurves(logs.get(p.id) ?? [], formForModel(made.value.form)))
-        : [];
+      const points = made.ok ? meanCurve(readCurves(benchLog(log), formForModel(made.value.form))) : [];
       return points.length > 1
         ? [{ name: p.name, points: points.map(c => [c.work, c.share] as const), colour: 'rim', width: 3 }]
         : [];

@@ -1,13 +1,7 @@
-import { useDeferredValue, useMemo } from 'react';
 import { Link } from 'react-router';
 import { duration } from '../../core/acts/actWords';
-import { benchLog } from '../../core/log/logParts';
-import { stageOf } from '../../core/log/stageOf';
-import { entriesInForce } from '../../core/log/entriesInForce';
-import type { Entry } from '../../records/entry';
 import type { Piece } from '../../records/piece';
-import { logsSince } from '../../session/logsSince';
-import { useAllEntries, usePieces } from '../../session/useRecords';
+import { useSummaries } from '../../session/useSummaries';
 import { useWorkshop } from '../../session/workshop';
 import { buttonClass } from '../../ui/Button';
 
@@ -17,29 +11,17 @@ const MOST = 4;
 const LONGEST_MS = 3 * 24 * 3_600_000;
 const MINUTE_MS = 60_000;
 
-/** When each piece was last worked, ms, of those that were within the last days. */
-const lastWorked = (entries: readonly Entry[], since: number): ReadonlyMap<string, number> =>
-  new Map(
-    [...logsSince(entries, since)].flatMap(([id, log]) => {
-      const last = entriesInForce(benchLog(log)).at(-1);
-      // What dries is on the rack, not on the bench.
-      return last && stageOf(log, null) === 'bench' ? [[id, Date.parse(last.at)] as const] : [];
-    }),
-  );
-
 /** Other pieces that are being worked: one dries while another is rolled. One tap goes over to it. */
 export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
-  const pieces = usePieces();
-  const entries = useDeferredValue(useAllEntries());
+  const summaries = useSummaries();
   const { clock } = useWorkshop();
   const now = clock.nowMs();
-  const worked = useMemo(() => lastWorked(entries, clock.nowMs() - LONGEST_MS), [entries, clock]);
-  const others = (pieces ?? [])
-    .flatMap(p => {
-      const last = worked.get(p.id);
-      return last === undefined || p.id === piece.id || p.result.finishedAt !== null
-        ? []
-        : [{ piece: p, minutes: Math.max(0, Math.floor((now - last) / MINUTE_MS)) }];
+  const others = summaries
+    .flatMap(({ id, name, stage, lastAt }) => {
+      // What dries is on the rack, not on the bench.
+      if (lastAt === null || stage !== 'bench' || id === piece.id) return [];
+      const ago = now - Date.parse(lastAt);
+      return ago > LONGEST_MS ? [] : [{ id, name, minutes: Math.max(0, Math.floor(ago / MINUTE_MS)) }];
     })
     .toSorted((a, b) => a.minutes - b.minutes)
     .slice(0, MOST);
@@ -48,11 +30,11 @@ export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
     <nav aria-label="Also on the bench" className="flex flex-wrap gap-2 *:flex-1">
       {others.map(o => (
         <Link
-          key={o.piece.id}
-          to={`/pieces/${o.piece.id}/bench`}
+          key={o.id}
+          to={`/pieces/${o.id}/bench`}
           className={`${buttonClass('plain', 'wet')} !flex-col !gap-0 !text-lg`}
         >
-          {o.piece.name}
+          {o.name}
           <span className="text-[13px] font-normal text-chalk">lying for {duration(o.minutes)}</span>
         </Link>
       ))}

@@ -7,7 +7,8 @@ import { dayStartMs } from '../../session/clock';
 import { logsSince } from '../../session/logsSince';
 import { useNow } from '../../session/useNow';
 import { REST_HINTS } from '../../words/rests';
-import { useAllEntries } from '../../session/useRecords';
+import { useSomePieces } from '../../session/useSomePieces';
+import { useSummaries } from '../../session/useSummaries';
 
 const LOOKS_MS = 30_000;
 /** After so many minutes away it is said how long it has been. */
@@ -20,16 +21,17 @@ export const RestLine = (props: {
   readonly lastMs: number | null;
 }) => {
   const { settings, lastMs } = props;
-  const all = useDeferredValue(useAllEntries());
   const now = useNow(LOOKS_MS);
+  const from = dayStartMs(now);
+  const worked = useSummaries().filter(s => s.lastAt !== null && Date.parse(s.lastAt) >= from);
+  const all = useDeferredValue(useSomePieces(worked.map(s => s.id)).flatMap(p => p.log));
   const today = useMemo(() => {
-    const from = dayStartMs(now);
     const entries = [...logsSince(all, from).values()]
       .flatMap(entriesInForce)
       .map(e => ({ atMs: Date.parse(e.at), act: e.act }))
       .toSorted((a, b) => a.atMs - b.atMs);
     return bodyWork(entries, from, now);
-  }, [all, now]);
+  }, [all, from, now]);
   const away = lastMs === null ? 0 : Math.floor((now - lastMs) / 60_000);
   const isDue = settings.restEvery > 0 && today.rollsSinceRest >= settings.restEvery;
   const done = (

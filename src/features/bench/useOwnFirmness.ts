@@ -1,11 +1,10 @@
-import { firmnessRange } from '../../core/plan/firmnessRange';
 import type { Piece } from '../../records/piece';
-import { usePieces } from '../../session/useRecords';
+import { useSummaries } from '../../session/useSummaries';
 
 /** How firm the maker’s own finished pieces of a wool came out: least and most, g/cm³. Null where none says. */
-export const useOwnFirmness = (piece: Piece): readonly [number, number] | null =>
-  firmnessRange(
-    (usePieces() ?? []).filter(
-      p => p.id !== piece.id && p.woolId === piece.woolId && p.result.finishedAt !== null,
-    ),
+export const useOwnFirmness = (piece: Piece): readonly [number, number] | null => {
+  const found = useSummaries().flatMap(({ id, woolId, density }) =>
+    id !== piece.id && woolId === piece.woolId && density !== null ? [density] : [],
   );
+  return found.length === 0 ? null : [Math.min(...found), Math.max(...found)];
+};

@@ -4,14 +4,24 @@ import { ownAmounts, ownPace } from '../../core/learning/ownUsual';
 import { entriesInForce } from '../../core/log/entriesInForce';
 import { USUAL_PACE } from '../../core/log/counting';
 import type { Settings } from '../../records/settings';
-import { logsSince } from '../../session/logsSince';
-import { useAllEntries } from '../../session/useRecords';
+import { useSomePieces } from '../../session/useSomePieces';
+import { useSummaries } from '../../session/useSummaries';
 
-/** Every log of the workshop, as it stands. */
+/** The pieces that were worked last say how a maker does it now; more of them hardly say more. */
+const MOST = 24;
+
+/** Logs of the pieces that were worked last, as they stand, the earliest first. */
 const useStandingLogs = () => {
+  const summaries = useSummaries();
+  const ids = summaries
+    .filter(s => s.lastAt !== null)
+    .toSorted((a, b) => ((a.lastAt ?? '') < (b.lastAt ?? '') ? 1 : -1))
+    .slice(0, MOST)
+    .map(s => s.id)
+    .toReversed();
   // What was just tapped is shown first; what it teaches may come a moment later.
-  const all = useDeferredValue(useAllEntries());
-  return useMemo(() => [...logsSince(all, 0).values()].map(entriesInForce), [all]);
+  const pieces = useDeferredValue(useSomePieces(ids));
+  return useMemo(() => pieces.map(p => entriesInForce(p.log)), [pieces]);
 };
 
 /** How this maker usually does it: as was chosen, and as much at once as the logs say. */

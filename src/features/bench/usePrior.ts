@@ -3,12 +3,14 @@ import { useCallback, useMemo } from 'react';
 import { type PriorEvidence, pooledPrior, type PooledPrior } from '../../core/felting/pooledPrior';
 import { finishedRecords } from '../../core/felting/finishedRecords';
 import { trainingPiecesOf } from '../../core/felting/trainingPieces';
+import { benchLog } from '../../core/log/logParts';
 import { breedOf } from '../../core/wool/breeds';
 import { swatchesSay } from '../../session/swatchesSay';
 import { valueOf } from '../../session/jobError';
 import type { PieceContext } from '../../session/pieceContext';
-import { useLogs } from '../../session/useLogs';
-import { useAllPieces, useSwatches, useWools } from '../../session/useRecords';
+import { useSomePieces } from '../../session/useSomePieces';
+import { useSummaries } from '../../session/useSummaries';
+import { useSwatches, useWools } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 
 /** What is expected of this piece by what the maker finished before, and how many pieces and swatches said so. */
@@ -17,7 +19,7 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
   const { workers } = useWorkshop();
   const wools = useWools();
   const swatches = useSwatches();
-  const pieces = useAllPieces();
+  const pieces = useSummaries();
   const breedIdOf = useCallback(
     (of: string | null): string => breedOf(wools.find(w => w.id === of)?.fibre ?? '')?.id ?? '',
     [wools],
@@ -27,16 +29,18 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
     () => trainingPiecesOf({ id: pieceId, woolId }, pieces, breedIdOf),
     [pieceId, woolId, pieces, breedIdOf],
   );
-  const logs = useLogs(finished.map(p => p.id));
-  const worked = finished.filter(p => (logs.get(p.id)?.length ?? 0) > 0);
+  const read = useSomePieces(finished.map(p => p.id));
+  const worked = read
+    .map(({ piece, log }) => ({ piece, log: benchLog(log) }))
+    .filter(({ log }) => log.length > 0);
   const { data } = useQuery({
-    queryKey: ['learn', worked.map(p => [p.id, p.updatedAt, logs.get(p.id)?.length ?? 0])],
+    queryKey: ['learn', worked.map(({ piece, log }) => [piece.id, piece.updatedAt, log.length])],
     queryFn: async () => {
-      const read = worked.flatMap(p =>
-        finishedRecords(p, logs.get(p.id) ?? []).map(record => ({ id: p.id, record })),
+      const records = worked.flatMap(({ piece, log }) =>
+        finishedRecords(piece, log).map(record => ({ id: piece.id, record })),
       );
-      const says = valueOf(await workers.bench.run('learn', { logs: read.map(r => r.record) }));
-      return read.map((r, i) => ({ id: r.id, says: says[i] ?? [] }));
+      const says = valueOf(await workers.bench.run('learn', { logs: records.map(r => r.record) }));
+      return records.map((r, i) => ({ id: r.id, says: says[i] ?? [] }));
     },
     enabled: worked.length > 0,
     staleTime: Number.POSITIVE_INFINITY,

@@ -5,9 +5,17 @@ import type { Swatch } from '../../records/swatch';
 import type { Wool } from '../../records/wool';
 import { useAddAndOpen } from '../../session/useAddAndOpen';
 import { useExpectation } from '../../session/useExpectation';
-import { useAllPieces } from '../../session/useRecords';
+import { usePiecesNamed } from '../../session/useSomePieces';
+import { useSummaries } from '../../session/useSummaries';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
+
+/** The pieces as which swatches are worked at the bench. */
+export const useSwatchPieces = (swatches: readonly Swatch[]): readonly Piece[] => {
+  const ids = new Set<string | null>(swatches.map(s => s.id));
+  const found = useSummaries().filter(s => s.swatchId !== null && ids.has(s.swatchId));
+  return usePiecesNamed(found.map(s => s.id));
+};
 
 /** The piece that a swatch is worked as, at the bench. */
 export const pieceOfSwatch = (swatch: Swatch, pieces: readonly Piece[]): Piece | null =>
@@ -24,7 +32,7 @@ export const withBench = (swatch: Swatch, pieces: readonly Piece[]): Swatch => {
 
 /** To the bench with it: laid, rolled and timed like any piece, so that its log teaches too. */
 export const AtBench = ({ swatch, wool }: { readonly swatch: Swatch; readonly wool: Wool }) => {
-  const pieces = useAllPieces();
+  const pieces = useSwatchPieces([swatch]);
   const addAndOpen = useAddAndOpen(pieceKind, id => `/pieces/${id}/bench`);
   const { chance, nowIso } = useWorkshop();
   const expected = useExpectation(wool.id);

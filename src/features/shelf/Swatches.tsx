@@ -14,9 +14,9 @@ import type { Wool } from '../../records/wool';
 import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useAddSwatch, useChangeSwatch, useDeleteSwatch } from '../../session/useChanges';
-import { useAllPieces, useSettings, useSwatches, useWools } from '../../session/useRecords';
+import { useSettings, useSwatches, useWools } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
-import { AtBench, pieceOfSwatch, withBench } from './SwatchAtBench';
+import { AtBench, pieceOfSwatch, useSwatchPieces, withBench } from './SwatchAtBench';
 import { HeadRow } from '../../ui/HeadRow';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
@@ -89,7 +89,7 @@ const SwatchRow = ({
 }) => {
   const change = useChangeSwatch();
   const deleteSwatch = useDeleteSwatch();
-  const isAtBench = pieceOfSwatch(swatch, useAllPieces()) !== null;
+  const isAtBench = pieceOfSwatch(swatch, useSwatchPieces([swatch])) !== null;
   const { nowIso } = useWorkshop();
   const lay = (key: keyof Swatch['laid'], label: string, value: number): void =>
     change(
@@ -196,7 +196,7 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
   const others = useWools().filter(w => w.id !== wool.id && all.some(s => s.woolId === w.id));
   const [beside, setBeside] = useState('');
   const add = useAddSwatch();
-  const pieces = useAllPieces();
+  const pieces = useSwatchPieces(all.filter(s => s.woolId === wool.id || s.woolId === beside));
   const { failed } = useNotify();
   const { chance, nowIso } = useWorkshop();
   const { units } = useSettings();

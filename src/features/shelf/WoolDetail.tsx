@@ -1,13 +1,13 @@
 import { Link } from 'react-router';
 import { breedWarnings, breedWords } from '../../words/breeds';
 import { homeUnit, showFigure, showQuantity } from '../../core/units/units';
-import { woolsOf } from '../../records/piece';
 import { SORTS, type Wool, WOOL_FORMS } from '../../records/wool';
 import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
 import { useChangeWool, useDeleteWool } from '../../session/useChanges';
 import { useExpectations } from '../../session/useExpectation';
-import { usePieces, useSettings } from '../../session/useRecords';
+import { useSettings } from '../../session/useRecords';
+import { useSummaries } from '../../session/useSummaries';
 import { useGramsLeft, useGramsWeighed } from '../../session/useShelf';
 import { useUndo } from '../../session/useUndo';
 import { Button } from '../../ui/Button';
@@ -104,7 +104,7 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
 const UsedFor = ({ wool }: { readonly wool: Wool }) => {
   const weighed = useGramsWeighed();
   const { units } = useSettings();
-  const used = (usePieces() ?? []).filter(p => woolsOf(p).has(wool.id));
+  const used = useSummaries().filter(p => p.woolIds.includes(wool.id));
   return (
     <section aria-labelledby="used-for">
       <h3 id="used-for" className="text-lg font-semibold">

@@ -1,22 +1,25 @@
-import { type CSSProperties, useMemo } from 'react';
+import { type CSSProperties, useState } from 'react';
 import { Link } from 'react-router';
 import { MM_PER_INCH } from '../../core/units/constants';
+import type { UnitSystem } from '../../core/units/units';
 import { orderKind } from '../../records/order';
+import type { PieceSummary } from '../../records/summary';
+import type { Wool } from '../../records/wool';
 import { dayOf, localMoment, sayDay } from '../../session/clock';
-import { useLogs } from '../../session/useLogs';
 import { useNow } from '../../session/useNow';
 import { useUnsaved } from '../../session/useUnsaved';
 import { useLinesLeft } from '../../session/useLinesLeft';
 import { useRack } from '../../session/useRack';
-import { useLive, usePieces, useSettings, useWools } from '../../session/useRecords';
+import { useLive, useSettings, useWools } from '../../session/useRecords';
+import { useAllSummaries, useSummaries, useSummariesToMake } from '../../session/useSummaries';
 import { dayAfter, momentOf } from '../../session/workHours';
-import { buttonClass } from '../../ui/Button';
+import { Button, buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
 import { WAITING, waitWords } from '../../words/finishing';
 import { isTimeToSave, unsavedWords } from '../../words/unsaved';
 import { BrokenPiece } from './BrokenPiece';
-import { type PiecePlacement, placeOnTable, PieceOnTable } from './PieceOnTable';
+import { PieceOnTable } from './PieceOnTable';
 import { Unreadable } from './Unreadable';
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
@@ -29,11 +32,11 @@ const PLACES = [
   { stage: 'finished', name: 'Finished' },
 ] as const;
 
-const largestMm = (all: readonly PiecePlacement[]): number =>
+const largestMm = (all: readonly PieceSummary[]): number =>
   Math.max(
     100,
-    ...all.flatMap(l =>
-      l.scene ? [l.scene.box.maxX - l.scene.box.minX, l.scene.box.maxY - l.scene.box.minY] : [],
+    ...all.flatMap(({ drawing }) =>
+      drawing ? [drawing.box.maxX - drawing.box.minX, drawing.box.maxY - drawing.box.minY] : [],
     ),
   );
 
@@ -143,25 +146,62 @@ const Empty = () => (
   </div>
 );
 
+/** Pieces of one stage are drawn so many at first; thousands would take a while, and nobody looks at them all. */
+const SHOWN_AT_FIRST = 60;
+
+const OneStage = (props: {
+  readonly name: string;
+  readonly pieces: readonly PieceSummary[];
+  readonly wools: readonly Wool[];
+  readonly pxPerMm: number;
+  readonly units: UnitSystem;
+}) => {
+  const { name, pieces, wools, pxPerMm, units } = props;
+  const [most, setMost] = useState(SHOWN_AT_FIRST);
+  const left = pieces.length - most;
+  return (
+    <section aria-label={name} className="mb-6">
+      <h2 className="mb-3 border-b border-rim text-[15px] text-chalk">{name}</h2>
+      <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
+        {pieces.slice(0, most).map(piece => (
+          <li key={piece.id}>
+            <Guarded instead={why => <BrokenPiece piece={piece} why={why} />}>
+              <PieceOnTable
+                piece={piece}
+                wool={wools.find(w => w.id === piece.woolId) ?? null}
+                pxPerMm={pxPerMm}
+                units={units}
+              />
+            </Guarded>
+          </li>
+        ))}
+      </ul>
+      {left > 0 && (
+        <Button className="mt-5" onClick={() => setMost(most + SHOWN_AT_FIRST)}>
+          Show {Math.min(left, SHOWN_AT_FIRST)} more of {left}
+        </Button>
+      )}
+    </section>
+  );
+};
+
 /** The workshop: every piece on one table, to one scale. */
 export const WorkshopView = () => {
   useTitle('Table');
-  const pieces = usePieces();
+  const isRead = useAllSummaries() !== null;
+  const toMake = useSummariesToMake();
+  const pieces = useSummaries().filter(p => p.unread !== 'piece');
   const wools = useWools();
   const { units } = useSettings();
-  const ids = useMemo(() => (pieces ?? []).map(p => p.id), [pieces]);
-  const logs = useLogs(ids);
-  if (!pieces) return <p className="p-4">Opening …</p>;
-  if (pieces.length === 0)
+  if (!isRead) return <p className="p-4">Opening …</p>;
+  if (pieces.length === 0 && toMake === 0)
     return (
       <>
         <Unreadable />
         <Empty />
       </>
     );
-  const all = pieces
-    .map(p => placeOnTable(p, logs.get(p.id) ?? [], wools.find(w => w.id === p.woolId) ?? null))
-    .toSorted((a, b) => (a.piece.updatedAt < b.piece.updatedAt ? 1 : -1));
+  const all = pieces.toSorted((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1));
   const pxPerMm = LARGEST_PX / largestMm(all);
   return (
     <div
@@ -181,22 +221,12 @@ export const WorkshopView = () => {
       <Waiting />
       <DueSoon />
       <TimeToSave />
+      {toMake > 0 && <p role="status">Laying {toMake} more pieces on the table …</p>}
       {PLACES.map(({ stage, name }) => {
-        const here = all.filter(laid => laid.context === stage);
+        const here = all.filter(p => p.stage === stage);
         return (
           here.length > 0 && (
-            <section key={stage} aria-label={name} className="mb-6">
-              <h2 className="mb-3 border-b border-rim text-[15px] text-chalk">{name}</h2>
-              <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
-                {here.map(laid => (
-                  <li key={laid.piece.id}>
-                    <Guarded instead={why => <BrokenPiece piece={laid.piece} why={why} />}>
-                      <PieceOnTable laid={laid} pxPerMm={pxPerMm} units={units} />
-                    </Guarded>
-                  </li>
-                ))}
-              </ul>
-            </section>
+            <OneStage key={stage} name={name} pieces={here} wools={wools} pxPerMm={pxPerMm} units={units} />
           )
         );
       })}

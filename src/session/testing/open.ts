@@ -58,6 +58,6 @@ export const aWorkshop = (
     chance: countedChance(tab),
     notes,
     tab,
-    workers: { long: noWorker, bench: noWorker },
+    workers: { long: noWorker, bench: noWorker, quiet: noWorker },
   });
 };
