@@ -54,12 +54,14 @@ const openPatiently = async (onSlow: () => void): Promise<Store> => {
 /** Marks the store as this browser's own, and finds out whether one that was here before is gone. */
 const mark = async (store: Store, notes: Notes, chance: Chance): Promise<Marker> => {
   const remembered = readMarker(notes);
-  const [known, { isEmpty, hasOwn: own }] = await Promise.all([store.meta(), store.look()]);
+  const [known, isEmpty] = await Promise.all([store.meta(), store.isEmpty()]);
   const found = foundBy(remembered, { isEmpty, hasMeta: known !== null });
   const meta = known ?? { id: chance.newId(), since: nowIso() };
   if (!known) await store.setMeta(meta);
   const lostAt = found === 'lost' ? nowIso() : (remembered?.lostAt ?? null);
   const lastOwnAt = remembered?.ownAt ?? null;
+  // What was once the felter’s own is; only where nothing is remembered of it has it to be looked for.
+  const own = !isEmpty && (lastOwnAt !== null || (await store.look()).hasOwn);
   const marker: Marker = {
     id: meta.id,
     // What was lost goes on being told of, until something is done about it.

@@ -3,6 +3,7 @@ import { ISSUES, issueText } from '../words/issues';
 import { systemChance } from '../session/chance';
 import { systemClock } from '../session/clock';
 import { browserDayCopies } from '../session/dayCopies';
+import { UNREAD } from '../session/cache';
 import { keepDays } from '../session/keepDays';
 import { keepMarker } from '../session/keepMarker';
 import type { Marker } from '../session/marker';
@@ -22,12 +23,17 @@ export interface Opening {
   readonly lost: Marker | null;
 }
 
+/** The first view comes first. */
+const TIDY_AFTER_MS = 1500;
+
 /** Empties the bin of what has lain in it too long, and takes away pictures that nothing names. Nobody waits for it. */
-const tidyUp = async ({ store, clock }: Workshop): Promise<void> => {
+const tidyUp = async ({ store, clock, client }: Workshop): Promise<void> => {
   const { firstDeletedAt } = await store.look();
   if (firstDeletedAt !== null && isOverdue(firstDeletedAt, clock.nowMs()))
     await store.transact(planPurge(clock.nowMs()));
   await store.sweep();
+  // Whatever could not be read was met by now.
+  await client.invalidateQueries({ queryKey: UNREAD });
 };
 
 /** Opens this browser's workshop: its store, what closed tabs had noted, and the sample where nothing has ever been made. */
@@ -64,6 +70,6 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
     .then(() => null, storeFailure);
   if (lost) await store.updateSettings(s => ({ ...s, sampleOffered: true }));
   else await offerSample(store);
-  void tidyUp(workshop).catch(() => undefined);
+  setTimeout(() => void tidyUp(workshop).catch(() => undefined), TIDY_AFTER_MS);
   return { workshop, notice: failed ?? (notes.isKept ? null : issueNotice(issue('NOTES_DENIED', ''))), lost };
 };

@@ -9,6 +9,8 @@ import type { Store, StoreChange } from '../store/store';
 /** What is asked for stays as long as the page; it is kept in step by what the store tells. */
 const forEver = { staleTime: Infinity, gcTime: Infinity } as const;
 const SETTINGS = 'settings';
+/** What cannot be read is asked for by this. */
+export const UNREAD = ['unread'] as const;
 const ALL_ENTRIES = 'all entries';
 
 /** What the screen shows of a store: read once, and kept in step change by change. */
@@ -97,9 +99,11 @@ export const makeCache = (client: QueryClient, store: Store) => {
   };
   const settings = (): typeof ofSettings => ofSettings;
 
-  const unread = () => ({
-    queryKey: ['unread'] as const,
-    queryFn: async (): Promise<readonly Unread[]> => (await store.snapshot()).unread,
+  const unread = (isSuspected: boolean) => ({
+    queryKey: [...UNREAD, isSuspected] as const,
+    // Everything is read only where something was met that cannot be.
+    queryFn: async (): Promise<readonly Unread[]> =>
+      isSuspected || store.problems().length > 0 ? (await store.snapshot()).unread : [],
     ...forEver,
   });
 

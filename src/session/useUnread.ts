@@ -20,8 +20,7 @@ export const useUnread = () => {
   const { cache, store, history, clock } = useWorkshop();
   const { failed } = useNotify();
   const isSuspected = (useAllSummaries() ?? []).some(s => s.unread !== 'nothing');
-  const enabled = isSuspected || store.problems().length > 0;
-  const unread = useQuery({ ...cache.unread(), enabled }).data ?? NONE;
+  const unread = useQuery(cache.unread(isSuspected)).data ?? NONE;
   const write = (change: {
     readonly unread?: readonly Unread[];
     readonly removeUnread?: readonly Unread[];

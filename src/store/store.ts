@@ -71,9 +71,10 @@ export interface Store {
   readonly meta: () => Promise<Meta | null>;
   readonly setMeta: (meta: Meta) => Promise<void>;
   readonly snapshot: () => Promise<Snapshot>;
-  /** What has to be known of a workshop when it is opened, without reading it whole. */
+  /** Whether there are no records at all. */
+  readonly isEmpty: () => Promise<boolean>;
+  /** What has to be known of a workshop, without reading the logs. */
   readonly look: () => Promise<{
-    readonly isEmpty: boolean;
     /** Anything that a hand made or changed. */
     readonly hasOwn: boolean;
     /** When the first of what is deleted was. */

@@ -81,10 +81,18 @@ const write = async (kinds: Kinds, tables: Tables, batch: Batch): Promise<void> 
 };
 
 /** The whole of a workshop: read, and changed in many places at once. */
-export const wholeOps = (parts: StoreParts, kinds: Kinds): Pick<Store, 'snapshot' | 'transact' | 'look'> => {
+export const wholeOps = (
+  parts: StoreParts,
+  kinds: Kinds,
+): Pick<Store, 'snapshot' | 'transact' | 'look' | 'isEmpty'> => {
   const names = [...kinds.map(k => k.table), LOG_TABLE];
   return {
     snapshot: () => parts.backend.run(names, 'readonly', t => readAll(parts, kinds, t)),
+    isEmpty: () =>
+      parts.backend.run(names, 'readonly', async t => {
+        const keys = await Promise.all(kinds.map(k => t.keys(k.table)));
+        return keys.every(k => k.length === 0);
+      }),
     look: () =>
       parts.backend.run([...names, SUMMARIES_TABLE], 'readonly', async t => {
         const others = await readRecords(
@@ -99,7 +107,6 @@ export const wholeOps = (parts: StoreParts, kinds: Kinds): Pick<Store, 'snapshot
           typeof deletedAt === 'string' ? [deletedAt] : [],
         );
         return {
-          isEmpty: kept.length + known.length + others.unread.length === 0,
           hasOwn: kept.some(s => !s.isSample) || known.some(r => r.sample !== true || r.revision !== 1),
           firstDeletedAt: deleted.reduce<string | null>((a, b) => (a === null || b < a ? b : a), null),
         };

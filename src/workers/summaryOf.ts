@@ -6,10 +6,11 @@ import { entriesInForce } from '../core/log/entriesInForce';
 import { benchLog } from '../core/log/logParts';
 import { takingsOf } from '../core/log/shelfTakings';
 import { stageOf } from '../core/log/stageOf';
+import { simplify } from '../core/outline/simplify';
 import { type Outcome, dryShare, outcome } from '../core/plan/outcome';
 import { planOf } from '../core/plan/planOf';
 import { svgPathData } from '../drawing/pathSink';
-import { pieceScene } from '../drawing/scene';
+import { pieceScene, type Scene } from '../drawing/scene';
 import { type Entry, entrySpec } from '../records/entry';
 import { isObject, loadRecord } from '../records/migrate';
 import { type Piece, pieceKind, woolsOf } from '../records/piece';
@@ -70,8 +71,26 @@ const ROLES: Readonly<Record<PieceSummary['stage'], readonly string[]>> = {
   finished: ['now', 'wanted'],
 };
 
-/** Tenths of a millimetre are finer than a table of pieces is drawn. */
-const DECIMALS = 1;
+/** No piece is drawn larger on a table than so many pixels: what moves it by less than a quarter of one is left out. */
+const MOST_PX = 300;
+const QUARTER = 0.25;
+
+/** The lines of a scene as they are drawn on a table of many. */
+const drawingOf = ({ box, shapes }: Scene, stage: PieceSummary['stage']): PieceSummary['drawing'] => {
+  const size = Math.max(box.maxX - box.minX, box.maxY - box.minY);
+  const tolerance = (QUARTER * size) / MOST_PX;
+  const decimals = Math.max(0, Math.ceil(-Math.log10(tolerance)));
+  return {
+    box,
+    lines: shapes
+      .filter(s => ROLES[stage].includes(s.role))
+      .map(({ role, points, closed }) => ({
+        role,
+        path: svgPathData(closed ? simplify(points, tolerance) : points, closed, decimals),
+        closed,
+      })),
+  };
+};
 
 const draw = ({ plan: input, result }: Piece, log: readonly Entry[], stage: PieceSummary['stage']): Drawn => {
   const plan = planOf(input);
@@ -84,12 +103,7 @@ const draw = ({ plan: input, result }: Piece, log: readonly Entry[], stage: Piec
   return {
     progress: stage === 'bench' ? meanProgress(forecast) : null,
     sizesMm: form.gauges.slice(0, 2).map(g => (dry ? result.readings[g.id] : null) ?? g.wantedMm),
-    drawing: {
-      box: scene.box,
-      lines: scene.shapes
-        .filter(s => ROLES[stage].includes(s.role))
-        .map(s => ({ role: s.role, path: svgPathData(s.points, s.closed, DECIMALS), closed: s.closed })),
-    },
+    drawing: drawingOf(scene, stage),
     along: dry?.along ?? null,
     across: dry?.across ?? null,
     density: dry?.density ?? null,

@@ -24,6 +24,8 @@ export const trainingPiecesOf = <T extends TrainingPiece>(
   const finishedAt = (p: T): string => p.finishedAt ?? '';
   return all
     .filter(p => p.deletedAt === null && p.id !== piece.id && p.woolId !== null && p.finishedAt !== null)
-    .toSorted((a, b) => nearness(b) - nearness(a) || (finishedAt(a) < finishedAt(b) ? 1 : -1))
-    .slice(0, MOST);
+    .map(p => ({ p, near: nearness(p), at: finishedAt(p) }))
+    .toSorted((a, b) => b.near - a.near || (a.at < b.at ? 1 : -1))
+    .slice(0, MOST)
+    .map(({ p }) => p);
 };

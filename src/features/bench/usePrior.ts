@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useMemo } from 'react';
 import { type PriorEvidence, pooledPrior, type PooledPrior } from '../../core/felting/pooledPrior';
 import { finishedRecords } from '../../core/felting/finishedRecords';
 import { trainingPiecesOf } from '../../core/felting/trainingPieces';
@@ -20,10 +20,10 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
   const wools = useWools();
   const swatches = useSwatches();
   const pieces = useSummaries();
-  const breedIdOf = useCallback(
-    (of: string | null): string => breedOf(wools.find(w => w.id === of)?.fibre ?? '')?.id ?? '',
-    [wools],
-  );
+  const breedIdOf = useMemo(() => {
+    const breeds = new Map(wools.map(w => [w.id, breedOf(w.fibre)?.id ?? '']));
+    return (of: string | null): string => breeds.get(of ?? '') ?? '';
+  }, [wools]);
   // What a tap does not change is not worked out again at every tap.
   const finished = useMemo(
     () => trainingPiecesOf({ id: pieceId, woolId }, pieces, breedIdOf),

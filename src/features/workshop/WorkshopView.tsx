@@ -147,7 +147,7 @@ const Empty = () => (
 );
 
 /** Pieces of one stage are drawn so many at first; thousands would take a while, and nobody looks at them all. */
-const SHOWN_AT_FIRST = 60;
+const SHOWN_AT_FIRST = 24;
 
 const OneStage = (props: {
   readonly name: string;
