@@ -3,6 +3,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { configDefaults, defineConfig } from 'vitest/config';
 import { compressed } from './scripts/compressed.ts';
+import { firstView } from './scripts/firstView.ts';
 import { notices } from './scripts/notices.ts';
 import { offline } from './scripts/offline.ts';
 import { staticHost } from './scripts/staticHost.ts';
@@ -15,6 +16,8 @@ const serviceWorker = fileURLToPath(new URL('./src/workers/serviceWorker.ts', im
 
 /** Licences of all that is shipped. */
 const licences = notices();
+
+const isOfFirstView = firstView();
 
 const TESTS = ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.test.ts'];
 const MADE_UP = ['src/**/madeUp*.test.{ts,tsx}'];
@@ -34,8 +37,14 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'react', test: /node_modules\/(react|react-dom|react-router|scheduler)\// },
-            { name: 'interface', test: /node_modules\/(@radix-ui|radix-ui|@floating-ui|@tanstack)\// },
-            { name: 'data', test: /node_modules\/(zod|idb|clipper2-ts)\// },
+            // What comes with the first view goes out as one, and nothing else with it.
+            {
+              name: (id, context) =>
+                isOfFirstView(id, other => context.getModuleInfo(other)) ? 'first' : null,
+              test: /\/(src|node_modules)\//,
+            },
+            { name: 'interface', test: /node_modules\/(@radix-ui|radix-ui|@floating-ui)\// },
+            { name: 'polygons', test: /node_modules\/clipper2-ts\// },
             // What several views share goes out as one: two dozen small files cost more than their bytes.
             { name: 'shared', test: /\/src\//, minShareCount: 3 },
           ],

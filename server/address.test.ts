@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
+import { ABILITY_WORDS } from '../src/words/abilities';
+import { houseWords } from './houseWords';
 import { addressFrom, listenFailure, reachableAt, USUAL_PORT } from './address';
+
+describe('what is said of an address of the house', () => {
+  it('is a code for cameras, the address, and what browsers withhold there', async () => {
+    const said = await houseWords('http://192.168.1.20:4870');
+    expect(said).toContain('▄');
+    expect(said).toContain('http://192.168.1.20:4870');
+    for (const words of Object.values(ABILITY_WORDS)) expect(said).toContain(words);
+  });
+});
 
 describe('where Jorrit is served', () => {
   it('is one address unless it is asked otherwise: each address is a workshop of its own', () => {
@@ -7,6 +18,10 @@ describe('where Jorrit is served', () => {
     expect(addressFrom(['--port', '5000'], { PORT: '6000' })).toMatchObject({ port: 5000 });
     expect(addressFrom(['--port=5001'], {})).toMatchObject({ port: 5001 });
     expect(addressFrom([], { PORT: '6000', HOST: '0.0.0.0' })).toMatchObject({ port: 6000, host: '0.0.0.0' });
+    expect(addressFrom(['--lan'], { HOST: '127.0.0.1' })).toMatchObject({
+      port: USUAL_PORT,
+      host: '0.0.0.0',
+    });
     expect(addressFrom([], { PORT: '' })).toMatchObject({ port: USUAL_PORT });
   });
 

@@ -3,6 +3,8 @@ import { networkInterfaces } from 'node:os';
 /** Where Jorrit is served unless it is asked otherwise. An address is an origin, and each origin is a workshop of its own. */
 export const USUAL_PORT = 4870;
 const USUAL_HOST = '127.0.0.1';
+/** Heard by the other devices of the house as well. */
+const EVERY_INTERFACE = '0.0.0.0';
 const HIGHEST_PORT = 65_535;
 
 /** Where to listen, or a sentence on why that cannot be. */
@@ -11,7 +13,7 @@ export type Address =
   | { readonly ok: false; readonly why: string };
 
 /**
- * Reads where to listen from the command line (`--port 5000`) and the environment (`PORT`, `HOST`).
+ * Reads where to listen from the command line (`--port 5000`; `--lan` for the whole house) and the environment (`PORT`, `HOST`).
  * @example addressFrom(['--port', '5000'], {}) // { ok: true, port: 5000, host: '127.0.0.1' }
  */
 export const addressFrom = (
@@ -24,7 +26,8 @@ export const addressFrom = (
   const port = isAsked ? Number(given) : USUAL_PORT;
   if ((isAsked && given.trim() === '') || !Number.isInteger(port) || port < 0 || port > HIGHEST_PORT)
     return { ok: false, why: `“${given ?? ''}” is no port. Give a number from 1 to ${HIGHEST_PORT}.` };
-  return { ok: true, port, host: env['HOST'] ?? USUAL_HOST };
+  const inHouse = args.includes('--lan') ? EVERY_INTERFACE : undefined;
+  return { ok: true, port, host: inHouse ?? env['HOST'] ?? USUAL_HOST };
 };
 
 /** Why a server could not listen, in a sentence and what to do. */
@@ -46,7 +49,7 @@ export const listenFailure = (error: unknown, { port, host }: { port: number; ho
 /** Addresses at which a browser finds it: for “every interface” those of this computer, not a name that leads nowhere. */
 export const reachableAt = (host: string, port: number): readonly string[] => {
   const url = (name: string): string => `http://${name.includes(':') ? `[${name}]` : name}:${port}`;
-  if (host !== '0.0.0.0' && host !== '::') return [url(host)];
+  if (host !== EVERY_INTERFACE && host !== '::') return [url(host)];
   const outside = Object.values(networkInterfaces())
     .flatMap(all => all ?? [])
     .filter(n => !n.internal && n.family === 'IPv4')

@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { addressFrom, listenFailure, reachableAt } from './address';
 import { makeServer } from './app';
+import { houseWords } from './houseWords';
 
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
 const stop = (why: string): never => {
@@ -21,6 +22,8 @@ else {
   const [first, ...others] = reachableAt(host, at);
   say(`\nJorrit is ready: ${first}`);
   for (const other of others) say(`                 ${other}`);
+  const [inHouse] = others;
+  if (inHouse !== undefined) say(`\n${await houseWords(inHouse)}\n`);
   say('It opens on the sample workshop. Stop it with Ctrl+C.');
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => void app.close().then(() => process.exit(0)));

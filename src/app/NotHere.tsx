@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { Link, useRouteError } from 'react-router';
+import { Link } from 'react-router';
 
 /** How often a view that did not come is asked for again. */
 const AGAIN_MS = 5_000;
@@ -26,8 +26,7 @@ const useTryAgain = (isOn: boolean): void => {
 };
 
 /** An address that leads nowhere, or a view that failed. Nothing is lost by it. */
-export const NotHere = () => {
-  const error = useRouteError();
+export const NotHere = ({ error }: { readonly error: unknown }) => {
   const isNotLoaded = error instanceof Error && NOT_LOADED.test(error.message);
   useTryAgain(isNotLoaded);
   return (

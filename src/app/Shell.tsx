@@ -1,6 +1,5 @@
-import { Toast } from 'radix-ui';
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { Link, NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { useHistory } from '../session/history';
 import { browserVersions } from '../session/versions';
 import { type Notice, type Notify, NotifyContext, storeFailure, useNotify } from '../session/notices';
@@ -16,7 +15,6 @@ import type { Marker } from '../session/marker';
 import { localDay } from '../session/clock';
 import { ISSUES, issueText } from '../words/issues';
 import { Button, buttonClass } from '../ui/Button';
-import { ShortcutSheet } from './ShortcutSheet';
 import { ShellActsContext, useShellActs } from './shellActs';
 import { useAtBench } from './useAtBench';
 
@@ -37,43 +35,9 @@ const useTheme = (): boolean => {
   return dark;
 };
 
-const SHOWN_MS = 9000;
-
-/** At the bench notices come from above: below is what the hand taps. */
-const Notices = (props: {
-  readonly notice: Notice | null;
-  readonly onGone: () => void;
-  readonly isAbove: boolean;
-}) => {
-  const { notice, onGone, isAbove } = props;
-  return (
-    <Toast.Provider swipeDirection="down">
-      <Toast.Root
-        open={notice !== null}
-        duration={notice?.stays ? Infinity : SHOWN_MS}
-        onOpenChange={open => !open && onGone()}
-        className="flex items-center gap-4 rounded-bench border border-ink bg-ink px-4 py-3 text-soap"
-      >
-        <Toast.Description className="flex-1">{notice?.text}</Toast.Description>
-        {notice?.action && (
-          <Toast.Action
-            altText={notice.action.label}
-            onClick={notice.action.run}
-            className="min-h-9 rounded-bench border border-soap px-3 font-semibold"
-          >
-            {notice.action.label}
-          </Toast.Action>
-        )}
-        <Toast.Close aria-label="Dismiss" className="min-h-9 px-2">
-          ✕
-        </Toast.Close>
-      </Toast.Root>
-      <Toast.Viewport
-        className={`fixed left-1/2 z-50 w-[min(92vw,34rem)] -translate-x-1/2 outline-none ${isAbove ? 'top-2' : 'bottom-4'}`}
-      />
-    </Toast.Provider>
-  );
-};
+// What is not there at first is fetched when it is wanted.
+const Notices = lazy(async () => ({ default: (await import('./Notices')).Notices }));
+const ShortcutSheet = lazy(async () => ({ default: (await import('./ShortcutSheet')).ShortcutSheet }));
 
 const PLACES = [
   { to: '/', text: 'Table' },
@@ -251,15 +215,20 @@ export const Shell = ({
 }) => {
   const dark = useTheme();
   const [notice, setNotice] = useState<Notice | null>(null);
+  // Once something was told its place stays, so that it is announced.
+  const [wasTold, setTold] = useState(false);
   const [help, setHelp] = useState(false);
   const { lists, shortcuts } = useKeyboard();
   const openHelp = useCallback(() => setHelp(true), []);
   const atBench = useAtBench();
   const shellActs = useMemo(() => ({ isDark: dark, openHelp }), [dark, openHelp]);
-  const notify = useMemo<Notify>(
-    () => ({ tell: setNotice, failed: error => setNotice(storeFailure(error)) }),
-    [],
-  );
+  const notify = useMemo<Notify>(() => {
+    const tell = (next: Notice): void => {
+      setTold(true);
+      setNotice(next);
+    };
+    return { tell, failed: error => tell(storeFailure(error)) };
+  }, []);
   return (
     <NotifyContext value={notify}>
       <ShortcutContext value={shortcuts}>
@@ -278,14 +247,17 @@ export const Shell = ({
             <WaitingLine />
             {!atBench && <NewVersionLine />}
             <main id="view" className="flex min-h-0 flex-1 flex-col">
-              <Outlet />
+              <Suspense fallback={<p className="p-4">Opening …</p>}>
+                <Outlet />
+              </Suspense>
             </main>
           </div>
           <GlobalKeys onHelp={openHelp} />
           <RackBell />
-          <ShortcutSheet open={help} onOpenChange={setHelp} lists={lists} />
-          <Notices notice={notice} onGone={() => setNotice(null)} isAbove={atBench} />
-          <ScrollRestoration />
+          <Suspense fallback={null}>
+            {help && <ShortcutSheet open onOpenChange={setHelp} lists={lists} />}
+            {wasTold && <Notices notice={notice} onGone={() => setNotice(null)} isAbove={atBench} />}
+          </Suspense>
         </ShellActsContext>
       </ShortcutContext>
     </NotifyContext>

@@ -3,12 +3,12 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router/dom';
+import { BrowserRouter } from 'react-router';
 import { makeOwnCopy } from '../session/ownCopy';
 import { OwnCopyContext } from '../session/useOwnCopy';
 import { WorkshopContext } from '../session/workshop';
 import { openWorkshop } from './openWorkshop';
-import { makeRouter } from './routes';
+import { Views } from './routes';
 import { NotOpenYet } from './NotOpenYet';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
@@ -25,7 +25,9 @@ const start = async (): Promise<void> => {
       <WorkshopContext value={workshop}>
         <QueryClientProvider client={workshop.client}>
           <OwnCopyContext value={ownCopy}>
-            <RouterProvider router={makeRouter({ notice, lost })} />
+            <BrowserRouter>
+              <Views notice={notice} lost={lost} />
+            </BrowserRouter>
           </OwnCopyContext>
         </QueryClientProvider>
       </WorkshopContext>

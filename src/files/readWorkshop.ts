@@ -1,10 +1,12 @@
 import { type Issue, issue } from '../core/issues';
 import { err, errs, ok, type Result } from '../core/result';
+import { checkForm } from '../records/checkForm';
 import type { StoredRecord } from '../records/common';
 import { type Entry, entrySpec, LOG_TABLE } from '../records/entry';
+import { readLineage } from '../records/lineage';
 import { isObject, loadRecord, type RecordSpec } from '../records/migrate';
 import { KINDS } from '../records/kinds';
-import { kindOf, needsOf, recordKey } from '../records/register';
+import { needsOf, recordKey } from '../records/register';
 import type { Snapshot, Unread } from '../records/snapshot';
 import { FILE_FORMAT, FILE_VERSION, type WorkshopFile } from './fileTypes';
 import { parseJsonObject } from './parseJson';
@@ -62,7 +64,7 @@ const readUnread = (raw: unknown, pieces: ReadonlySet<string>): Snapshot => {
     const kind = KINDS.find(k => k.table === table);
     const loaded = kind ? loadRecord(kind, record, table) : null;
     const entry = table === LOG_TABLE ? loadRecord(entrySpec, record, table) : null;
-    if (loaded?.status === 'ok' && kind?.check(loaded.value).length === 0) records.push(loaded.value);
+    if (loaded?.status === 'ok' && checkForm(loaded.value).length === 0) records.push(loaded.value);
     else if (entry?.status === 'ok' && pieces.has(entry.value.pieceId)) entries.push(entry.value);
     else unread.push({ table, raw: record, issues: [] });
   }
@@ -82,7 +84,7 @@ const checkSense = (
     issues.push(...twice(records, table).slice(0, MOST_TOLD));
     for (const [i, record] of records.entries()) {
       const at = (path: string): string => `${table}[${i}].${path}`;
-      for (const it of kindOf(record)?.check(record) ?? []) issues.push({ ...it, path: at(it.path) });
+      for (const it of checkForm(record)) issues.push({ ...it, path: at(it.path) });
       for (const need of needsOf(record))
         if (!known.has(recordKey(need)))
           remarks.push(
@@ -131,6 +133,7 @@ export const readWorkshopText = (text: string): Result<Omit<WorkshopFile, 'attac
     records: [...listedRecords, ...quarantine.records],
     entries: [...entries.records, ...quarantine.entries],
     unread: quarantine.unread,
+    ...(json.value['lineage'] === undefined ? {} : { lineage: readLineage(json.value['lineage']) }),
   };
   const listed = new Map<string, readonly StoredRecord[]>(lists.map(([table, l]) => [table, l.records]));
   const { issues, remarks } = checkSense(listed, snapshot);

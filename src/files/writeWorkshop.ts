@@ -3,6 +3,7 @@ import { ok, type Result } from '../core/result';
 import type { Attachment } from '../records/attachment';
 import type { StoredRecord } from '../records/common';
 import { LOG_TABLE } from '../records/entry';
+import type { Lineage } from '../records/lineage';
 import { isObject } from '../records/migrate';
 import { pieceKind } from '../records/piece';
 import { KINDS } from '../records/kinds';
@@ -21,8 +22,17 @@ const inKeyOrder = (_key: string, value: unknown): unknown =>
     ? Object.fromEntries(Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1)))
     : value;
 
+/** Versions that these records have grown from. */
+const lineageOf = (records: readonly StoredRecord[], lineage: Lineage): Lineage =>
+  Object.fromEntries(
+    records.flatMap(r => {
+      const stamps = lineage[recordKey(r)];
+      return stamps ? [[recordKey(r), stamps]] : [];
+    }),
+  );
+
 /** The workshop as text: JSON, indented, records and keys sorted so that two exports of the same data are the same. */
-export const workshopText = ({ records, entries, unread }: Snapshot, exportedAt: string): string =>
+export const workshopText = ({ records, entries, unread, lineage }: Snapshot, exportedAt: string): string =>
   `${JSON.stringify(
     {
       format: FILE_FORMAT,
@@ -32,6 +42,7 @@ export const workshopText = ({ records, entries, unread }: Snapshot, exportedAt:
       [LOG_TABLE]: entries.toSorted((a, b) =>
         a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1,
       ),
+      ...(lineage ? { lineage: lineageOf(records, lineage) } : {}),
       ...(unread.length > 0 ? { unread: unread.map(({ table, raw }) => ({ table, record: raw })) } : {}),
     },
     inKeyOrder,
@@ -53,6 +64,7 @@ export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
     records: snapshot.records.filter(r => found.has(recordKey(r)) || isPart(r)),
     entries: snapshot.entries.filter(e => e.pieceId === pieceId),
     unread: [],
+    ...(snapshot.lineage ? { lineage: snapshot.lineage } : {}),
   };
 };
 

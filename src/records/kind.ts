@@ -1,5 +1,4 @@
 import type { z } from 'zod';
-import type { Issue } from '../core/issues';
 import type { StoredRecord } from './common';
 import type { Migration, RecordSpec } from './migrate';
 
@@ -28,8 +27,6 @@ export interface KindSpec<T extends StoredRecord> {
   readonly partOf?: (record: T) => Reference;
   /** Hashes of the attachments that it holds. */
   readonly attachments?: (record: T) => readonly string[];
-  /** What the schema cannot say; paths within the record. */
-  readonly check?: (record: T) => readonly Issue[];
 }
 
 /** A kind as the register has it: what it says, asked of any record. */
@@ -41,7 +38,6 @@ export interface Kind<T extends StoredRecord> extends RecordSpec<T> {
   readonly refersTo: (record: StoredRecord) => readonly Reference[];
   readonly partOf: (record: StoredRecord) => Reference | null;
   readonly attachments: (record: StoredRecord) => readonly string[];
-  readonly check: (record: StoredRecord) => readonly Issue[];
 }
 
 /** Puts what a kind says of itself into the shape in which any record can be asked. */
@@ -58,6 +54,5 @@ export const defineKind = <T extends StoredRecord>(spec: KindSpec<T>): Kind<T> =
     refersTo: record => (is(record) ? (spec.refersTo?.(record) ?? []) : []),
     partOf: record => (is(record) ? (spec.partOf?.(record) ?? null) : null),
     attachments: record => (is(record) ? (spec.attachments?.(record) ?? []) : []),
-    check: record => (is(record) ? (spec.check?.(record) ?? []) : []),
   };
 };

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import type { Issue } from '../core/issues';
 import { CHAIN } from '../core/chain/quantities';
 import { MOST_DRAWN_POINTS } from '../core/tolerances';
 import type { DrawnOutline } from '../core/outline/drawn';
@@ -7,7 +6,6 @@ import { DECORATION_KINDS, FIBRE_LAYS, LAY_ORDERS } from '../core/wool/layOrder'
 import { type PieceWools, type LayerPart, partsOf } from '../core/wool/pileList';
 import type { PlanInput } from '../core/plan/planInput';
 import { CHAIN_LIMITS } from '../core/chain/limits';
-import { checkMeasures, formKind } from '../core/forms/kinds/registry';
 import { LIMITS } from '../core/limits';
 import { count, figure, fresh, Id, IsoTime, kept } from './common';
 import { defineKind } from './kind';
@@ -135,13 +133,6 @@ export const woolsOf = (piece: Piece): ReadonlySet<string> =>
       .filter(id => id !== null),
   );
 
-/** What the schema cannot say of a piece: its form is known, and its measures are such as the form can have. */
-const checkForm = ({ plan }: Piece): readonly Issue[] => {
-  const kind = formKind(plan.form.kind);
-  const checked = kind.ok ? checkMeasures(kind.value, plan.form.measures) : kind;
-  return checked.ok ? [] : checked.issues;
-};
-
 export const pieceKind = defineKind<Piece>({
   kind: 'piece',
   table: 'pieces',
@@ -150,7 +141,6 @@ export const pieceKind = defineKind<Piece>({
   migrations: PIECE_MIGRATIONS,
   nameOf: piece => piece.name,
   refersTo: piece => [...woolsOf(piece)].map(id => ({ kind: 'wool', id, path: 'woolId' })),
-  check: checkForm,
 });
 
 /** What a piece is made of. */

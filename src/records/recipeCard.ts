@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { type Issue, issue } from '../core/issues';
 import { err, errs, ok, type Result } from '../core/result';
 import { IsoTime } from './common';
-import { newPiece, type Piece, pieceKind, PieceSchema, woolsOf } from './piece';
+import { checkForm } from './checkForm';
+import { newPiece, type Piece, PieceSchema, woolsOf } from './piece';
 import { newWool, type Wool, WoolSchema } from './wool';
 
 const CARD_FORMAT = 'jorrit-recipe';
@@ -111,7 +112,7 @@ export const readCard = (raw: unknown): Result<RecipeCard> => {
   const known = new Set(card.wools.map(w => w.id));
   const piece = newPiece({ ...card.piece, id: 'card', now: '2026-01-01T00:00:00.000Z' });
   const issues: Issue[] = [
-    ...pieceKind.check(piece),
+    ...checkForm(piece),
     ...[...woolsOf(piece)]
       .filter(id => !known.has(id))
       .map(id => issue('RECIPE_UNREADABLE', 'wools', { got: id })),

@@ -2,6 +2,7 @@ import type { Issue } from '../core/issues';
 import type { StoredRecord } from './common';
 import type { Entry } from './entry';
 import type { Kind } from './kind';
+import type { Lineage } from './lineage';
 
 /** A record that could not be read: as it is, in its table, with what stands against it. */
 export interface Unread {
@@ -17,6 +18,8 @@ export interface Snapshot {
   readonly entries: readonly Entry[];
   /** What could not be read goes along as it is, under quarantine. */
   readonly unread: readonly Unread[];
+  /** Versions that its records have grown from, where it was ever carried in a file. */
+  readonly lineage?: Lineage;
 }
 
 /** The records of one kind. */

@@ -1,7 +1,6 @@
 import { dayOf } from './clock';
 import type { DayCopies } from './dayCopies';
 import type { Workshop } from './workshop';
-import { writtenFile } from './writtenFile';
 
 /** So many days can be gone back to. */
 const MOST_DAYS = 7;
@@ -11,7 +10,10 @@ const AFTER_MS = 2_000;
 /** Writes the workshop, pictures by their names only. */
 export type WriteDay = (workshop: Workshop) => Promise<Uint8Array>;
 
-const writeDay: WriteDay = async workshop => (await writtenFile(workshop, { pictures: false })).file.bytes;
+const writeDay: WriteDay = async workshop => {
+  const { writtenFile } = await import('./writtenFile');
+  return (await writtenFile(workshop, { pictures: false })).file.bytes;
+};
 
 interface DayKeeping {
   readonly copies: DayCopies;

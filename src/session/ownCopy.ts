@@ -1,6 +1,5 @@
 import { copyHandle, setCopyHandle } from '../store/copyHandle';
 import type { Workshop } from './workshop';
-import { writtenFile } from './writtenFile';
 
 /** How a copy that keeps itself stands. */
 export type CopyStanding =
@@ -45,6 +44,7 @@ const mayWrite = async (handle: FileSystemFileHandle & Permitted): Promise<boole
 
 /** Writes the whole workshop into it: beside what is there, and put in its place when it is whole. */
 const writeInto = async (workshop: Workshop, handle: FileSystemFileHandle): Promise<void> => {
+  const { writtenFile } = await import('./writtenFile');
   const { file } = await writtenFile(workshop);
   const out = await handle.createWritable();
   await out.write(new Uint8Array(file.bytes));

@@ -5,7 +5,6 @@ import { benchLog, weighings } from '../core/log/logParts';
 import { planOf } from '../core/plan/planOf';
 import type { Entry } from '../records/entry';
 import type { Piece } from '../records/piece';
-import type { PieceSummary } from '../records/summary';
 import { dryEach } from './laidEach';
 
 /** A piece that waits: it soaks, dries or sets. */
@@ -20,14 +19,6 @@ export interface FinishingPiece {
   readonly piece: Piece;
   readonly log: readonly Entry[];
 }
-
-/** The pieces of which something was finished and that are not in the record: only those can wait. */
-export const finishingIds = (summaries: readonly PieceSummary[]): readonly string[] =>
-  summaries.filter(s => s.isFinishing && s.finishedAt === null && s.deletedAt === null).map(s => s.id);
-
-/** Every drying that came to an end. */
-export const driedIn = (summaries: readonly PieceSummary[]): readonly DriedPiece[] =>
-  summaries.flatMap(s => (s.dried ? [s.dried] : []));
 
 /** Everything that waits now, what is over first first. @param dried what drying took before */
 export const rackOf = (

@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import type { Air } from '../core/acts/finishSteps';
 import { type OwnDrying, ownDrying } from '../core/finishing/ownDrying';
-import { driedIn } from './rackOf';
+import { driedIn } from './finishing';
 import { useSummaries } from './useSummaries';
 
 /** How long drying takes at this maker's, in each air, as the logs have it. */

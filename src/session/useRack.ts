@@ -1,4 +1,5 @@
-import { driedIn, finishingIds, type RackPlace, rackOf } from './rackOf';
+import { driedIn, finishingIds } from './finishing';
+import { type RackPlace, rackOf } from './rackOf';
 import { useSomePieces } from './useSomePieces';
 import { useSummaries } from './useSummaries';
 

@@ -1,9 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import { pieceKind } from '../records/piece';
-import { WAITED } from '../words/finishing';
 import { useNotify } from './notices';
-import { driedIn, finishingIds, rackOf } from './rackOf';
+import { driedIn, finishingIds } from './finishing';
 import { useWorkshop } from './workshop';
 
 const LOOKS_MS = 15_000;
@@ -23,8 +21,16 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
       const sinceMs = lookedMs;
       lookedMs = nowMs;
       const { all } = await client.fetchQuery(summaries.all());
+      const ids = finishingIds(all);
+      if (ids.length === 0) return;
+      // Seldom does anything wait: what tells of it is fetched when something does.
+      const [{ rackOf }, { WAITED }, { pieceKind }] = await Promise.all([
+        import('./rackOf'),
+        import('../words/finishing'),
+        import('../records/piece'),
+      ]);
       const finishing = await Promise.all(
-        finishingIds(all).map(async id => ({
+        ids.map(async id => ({
           piece: await client.fetchQuery(cache.one(pieceKind, id)),
           log: await client.fetchQuery(cache.entries(id)),
         })),

@@ -31,5 +31,6 @@ export const writtenFile = async (
   const attachments = pictures ? await attachmentsOf(workshop, snapshot) : [];
   const ask = { snapshot, attachments, exportedAt: nowIso() };
   const file = valueOf(valueOf(await workers.long.run('writeWorkshop', ask)));
+  await store.noteSent(snapshot.records);
   return { file, snapshot, isAll: snapshot === all };
 };

@@ -1,4 +1,5 @@
 import type { StoredRecord } from '../records/common';
+import type { Lineage } from '../records/lineage';
 import type { Entry } from '../records/entry';
 import type { Unread } from '../records/snapshot';
 
@@ -13,6 +14,8 @@ export interface Batch {
   readonly unread: readonly Unread[];
   /** What cannot be read and goes. */
   readonly removeUnread: readonly Unread[];
+  /** Versions that records have grown from, as they are known from now on; left out where nothing more is. */
+  readonly lineage?: Lineage;
 }
 
 /** What is to be written, and what comes of it. */
@@ -30,4 +33,5 @@ export const NO_BATCH: Batch = {
   removeUnread: [],
 };
 
-export const isEmptyBatch = (batch: Batch): boolean => Object.values(batch).every(list => list.length === 0);
+export const isEmptyBatch = (batch: Batch): boolean =>
+  Object.values({ ...batch, lineage: [] }).every(list => list.length === 0);

@@ -1,10 +1,11 @@
 import { dequal } from 'dequal';
 import type { StoredRecord } from '../records/common';
-import type { Entry } from '../records/entry';
+import { hasGrownFrom, type Lineage, stampOf, withStamps } from '../records/lineage';
 import { pieceKind } from '../records/piece';
 import { kindOf, recordKey, withNeeds } from '../records/register';
 import type { Snapshot } from '../records/snapshot';
 import { type Batch, NO_BATCH, type PlannedBatch } from './batch';
+import { joinLogs } from './joinLogs';
 import { type RecordBefore, changedBy } from './takeBack';
 
 /** How a record of a file stands to the one here. */
@@ -78,34 +79,66 @@ export interface ImportResult {
   readonly replaced: number;
   readonly kept: number;
   readonly entriesAdded: number;
+  /** Versions that gave way to another that was changed elsewhere, and are in the bin. */
+  readonly beside: number;
   /** What could not be read and was taken as it is. */
   readonly unread: number;
   /** What takes the whole reading back. */
   readonly changed: RecordBefore;
 }
 
+/** Kinds of which there is one only, or that are never changed: nothing of them is kept beside. */
+const ONE_ONLY = new Set(['workplace', 'stockEntry']);
+
 /**
- * Entries that are not there yet. A log that grew on two browsers is joined: an entry whose place is taken by another
- * goes behind the last, in the order it came.
+ * The version that gives way, where both were changed apart from one another: it goes to the bin beside the other, under a name that is the same
+ * on both devices, so that it is there once.
  */
-const joinLogs = (have: readonly Entry[], incoming: readonly Entry[]): readonly Entry[] => {
-  const known = new Set(have.map(e => e.id));
-  const taken = new Set(have.map(e => `${e.pieceId}/${e.seq}`));
-  const last = new Map<string, number>();
-  for (const e of [...have, ...incoming]) last.set(e.pieceId, Math.max(last.get(e.pieceId) ?? 0, e.seq));
-  return incoming
-    .filter(e => !known.has(e.id))
-    .toSorted((a, b) => a.seq - b.seq)
-    .map(e => {
-      const place = `${e.pieceId}/${e.seq}`;
-      if (!taken.has(place)) {
-        taken.add(place);
-        return e;
-      }
-      const seq = (last.get(e.pieceId) ?? 0) + 1;
-      last.set(e.pieceId, seq);
-      return { ...e, seq };
-    });
+const besideIt = (lost: StoredRecord, won: StoredRecord): readonly StoredRecord[] => {
+  // Of one that was only put into the bin, nothing gives way.
+  const isSame = dequal({ ...content(lost), deletedAt: null }, { ...content(won), deletedAt: null });
+  if (isSame || ONE_ONLY.has(lost.kind)) return [];
+  const name: unknown = Reflect.get(lost, 'name');
+  const at = won.updatedAt > lost.updatedAt ? won.updatedAt : lost.updatedAt;
+  return [
+    {
+      ...lost,
+      ...(typeof name === 'string' ? { name: `${name.slice(0, MOST_NAME)}, changed elsewhere` } : {}),
+      id: `${lost.id.slice(0, MOST_ID)}-${lost.revision}-${Date.parse(lost.updatedAt).toString(36)}`,
+      revision: 1,
+      updatedAt: at,
+      deletedAt: at,
+    },
+  ];
+};
+const MOST_NAME = 80;
+const MOST_ID = 40;
+
+/** Of two versions of one record, whether neither has grown from the other. */
+const areApart = (
+  have: Snapshot,
+  file: Snapshot,
+  [here, there]: readonly [StoredRecord, StoredRecord],
+): boolean => {
+  const key = recordKey(here);
+  return (
+    !dequal(content(here), content(there)) &&
+    !hasGrownFrom(file.lineage ?? {}, key, stampOf(here)) &&
+    !hasGrownFrom(have.lineage ?? {}, key, stampOf(there))
+  );
+};
+
+/** What is known of versions once a file was read: all that was known on either side, and both versions themselves. */
+const lineageAfter = (have: Snapshot, file: Snapshot): Lineage => {
+  const here = new Map(have.records.map(r => [recordKey(r), r]));
+  return withStamps(
+    have.lineage ?? {},
+    file.records.map(there => {
+      const key = recordKey(there);
+      const own = here.get(key);
+      return [key, [...(file.lineage?.[key] ?? []), ...(own ? [stampOf(own)] : []), stampOf(there)]];
+    }),
+  );
 };
 
 /**
@@ -129,11 +162,19 @@ export const planImport =
         ? { ...record, revision: old.revision + 1, updatedAt: now }
         : record;
     });
+    const taking = new Map(put.map(r => [recordKey(r), r]));
+    const beside = file.records.flatMap(record => {
+      const old = here.get(recordKey(record));
+      if (!old || !areApart(have, file, [old, record])) return [];
+      const won = taking.get(recordKey(record));
+      return won ? besideIt(old, won) : besideIt(record, old);
+    });
     const pieces = new Set([...have.records, ...put].filter(pieceKind.is).map(p => p.id));
     const ids = new Set([...have.records, ...put].map(r => r.id));
     const batch: Batch = {
       ...NO_BATCH,
-      put,
+      put: [...put, ...beside.filter(r => !here.has(recordKey(r)))],
+      lineage: lineageAfter(have, file),
       entries: joinLogs(
         have.entries,
         file.entries.filter(e => pieces.has(e.pieceId) && !isUnreadHere(have, e.id)),
@@ -144,13 +185,15 @@ export const planImport =
       }),
     };
     const replaced = put.filter(r => here.has(recordKey(r))).length;
+    const changed = changedBy(have, batch);
     const result: ImportResult = {
       added: put.length - replaced,
       replaced,
       kept: file.records.length - put.length,
-      entriesAdded: batch.entries.length,
+      entriesAdded: changed.entriesAdded.length,
+      beside: batch.put.length - put.length,
       unread: batch.unread.length,
-      changed: changedBy(have, batch),
+      changed,
     };
     return { batch, result };
   };

@@ -80,6 +80,8 @@ export interface Store {
     /** When the first of what is deleted was. */
     readonly firstDeletedAt: string | null;
   }>;
+  /** Notes which versions of records went out in a file. */
+  readonly noteSent: (records: readonly StoredRecord[]) => Promise<void>;
   /** Changes many things at once, by all that is there. Pure planning: it may be asked only about what it is handed. */
   readonly transact: <R>(plan: (have: Snapshot) => PlannedBatch<R>) => Promise<R>;
   /** Keeps bytes under their SHA-256, once; gives the hash. Name it in a record soon: what nothing names is swept. */

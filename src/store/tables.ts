@@ -5,6 +5,8 @@ import type { TableSpec } from './backend';
 
 export const SETTINGS_TABLE = 'settings';
 export const META_TABLE = 'meta';
+/** Where in it the versions stand that went out and came in by files. */
+export const LINEAGE = 'lineage';
 export const ATTACHMENTS_TABLE = 'attachments';
 export const SUMMARIES_TABLE = 'summaries';
 

@@ -10,6 +10,8 @@ export interface RecordBefore {
   readonly removed: readonly StoredRecord[];
   readonly entriesAdded: readonly string[];
   readonly entriesRemoved: readonly Entry[];
+  /** Entries that came to another place, as they were. */
+  readonly entriesMoved: readonly Entry[];
 }
 
 /** What a batch will have changed of what is there. */
@@ -21,6 +23,7 @@ export const changedBy = (have: Snapshot, batch: Batch): RecordBefore => {
     removed: batch.remove,
     entriesAdded: batch.entries.map(e => e.id).filter(id => !entries.has(id)),
     entriesRemoved: batch.removeEntries.flatMap(id => entries.get(id) ?? []),
+    entriesMoved: batch.entries.flatMap(e => entries.get(e.id) ?? []),
   };
 };
 
@@ -56,7 +59,10 @@ export const planTakeBack =
     const batch: Batch = {
       ...NO_BATCH,
       put: [...put, ...gone.map(r => ({ ...r, revision: r.revision + 1 }))],
-      entries: changed.entriesRemoved.filter(e => !known.has(e.id)),
+      entries: [
+        ...changed.entriesRemoved.filter(e => !known.has(e.id)),
+        ...changed.entriesMoved.filter(e => known.has(e.id)),
+      ],
       removeEntries: changed.entriesAdded.filter(id => known.has(id)),
     };
     return { batch, result: { overtaken, changed: changedBy(have, batch) } };

@@ -40,7 +40,7 @@ describe.each(ADAPTERS)('the store as a whole, %s', (_, make) => {
     expect((await store.get(pieceKind, 'p1'))?.name).toBe('mine');
     expect((await store.get(pieceKind, 'p2'))?.name).toBe('newer');
     const log = await store.entries('p1');
-    expect(log.map(e => e.id)).toEqual(['e1', 'x2', 'x1']);
+    expect(log.map(e => e.id)).toEqual(['e1', 'x1', 'x2']);
     expect(new Set(log.map(e => e.seq)).size).toBe(3);
   });
 

@@ -1,9 +1,10 @@
-import { hashOf } from '../core/hashOf';
 import { isObject } from '../records/migrate';
 import { entrySpec, LOG_TABLE } from '../records/entry';
 import type { StoredRecord } from '../records/common';
 import { pieceKind } from '../records/piece';
 import type { Kind } from '../records/kind';
+import { readLineage, stampOf, withStamps } from '../records/lineage';
+import { recordKey } from '../records/register';
 import type { Snapshot, Unread } from '../records/snapshot';
 import type { Attachment } from '../records/attachment';
 import { namedAttachments } from './attachments';
@@ -13,7 +14,7 @@ import { storable } from './reader';
 import type { StoreParts } from './recordOps';
 import type { Store } from './store';
 import { dropSummary, summariesIn } from './summaryOps';
-import { ATTACHMENTS_TABLE, SUMMARIES_TABLE } from './tables';
+import { ATTACHMENTS_TABLE, LINEAGE, META_TABLE, SUMMARIES_TABLE } from './tables';
 
 type Kinds = ReadonlyArray<Kind<StoredRecord>>;
 
@@ -29,7 +30,9 @@ const readRecords = async ({ reader }: StoreParts, kinds: Kinds, tables: Tables)
 const readAll = async ({ reader }: StoreParts, kinds: Kinds, tables: Tables): Promise<Snapshot> => {
   const names = [...kinds.map(k => k.table), LOG_TABLE];
   const raws = await Promise.all(names.map(name => tables.all(name)));
-  return reader.snapshot(new Map(names.map((name, i) => [name, raws[i] ?? []])));
+  const lineage = readLineage(await tables.get(META_TABLE, LINEAGE));
+  const all = reader.snapshot(new Map(names.map((name, i) => [name, raws[i] ?? []])));
+  return Object.keys(lineage).length === 0 ? all : { ...all, lineage };
 };
 
 const tableOf = (kinds: Kinds, record: StoredRecord): Kind<StoredRecord> => {
@@ -69,6 +72,7 @@ const write = async (kinds: Kinds, tables: Tables, batch: Batch): Promise<void> 
     await tables.put(kind.table, storable(kind, record));
   }
   for (const entry of batch.entries) await tables.put(LOG_TABLE, storable(entrySpec, entry));
+  if (batch.lineage) await tables.put(META_TABLE, batch.lineage, LINEAGE);
   for (const unread of batch.removeUnread) {
     const place = placeOf(kinds, unread);
     if (place) await tables.remove(place.table, place.id);
@@ -84,9 +88,21 @@ const write = async (kinds: Kinds, tables: Tables, batch: Batch): Promise<void> 
 export const wholeOps = (
   parts: StoreParts,
   kinds: Kinds,
-): Pick<Store, 'snapshot' | 'transact' | 'look' | 'isEmpty'> => {
-  const names = [...kinds.map(k => k.table), LOG_TABLE];
+): Pick<Store, 'snapshot' | 'transact' | 'look' | 'isEmpty' | 'noteSent'> => {
+  const names = [...kinds.map(k => k.table), LOG_TABLE, META_TABLE];
   return {
+    noteSent: records =>
+      parts.backend.run([META_TABLE], 'readwrite', async t => {
+        const lineage = readLineage(await t.get(META_TABLE, LINEAGE));
+        await t.put(
+          META_TABLE,
+          withStamps(
+            lineage,
+            records.map(r => [recordKey(r), [stampOf(r)]]),
+          ),
+          LINEAGE,
+        );
+      }),
     snapshot: () => parts.backend.run(names, 'readonly', t => readAll(parts, kinds, t)),
     isEmpty: () =>
       parts.backend.run(names, 'readonly', async t => {
@@ -151,6 +167,7 @@ export const attachmentOps = (
   const only = [ATTACHMENTS_TABLE];
   return {
     attach: async (bytes, type) => {
+      const { hashOf } = await import('../core/hashOf');
       const hash = hashOf(bytes);
       await backend.run(only, 'readwrite', async t => {
         if ((await t.get(ATTACHMENTS_TABLE, hash)) === undefined)
@@ -165,7 +182,7 @@ export const attachmentOps = (
     attachmentHashes: () => backend.run(only, 'readonly', t => t.keys(ATTACHMENTS_TABLE)),
     sweep: () =>
       backend.run(
-        [...kinds.map(k => k.table), LOG_TABLE, ATTACHMENTS_TABLE, SUMMARIES_TABLE],
+        [...kinds.map(k => k.table), LOG_TABLE, META_TABLE, ATTACHMENTS_TABLE, SUMMARIES_TABLE],
         'readwrite',
         async t => {
           const hashes = await t.keys(ATTACHMENTS_TABLE);

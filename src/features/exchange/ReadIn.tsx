@@ -135,6 +135,12 @@ export const ReadIn = ({ reading }: { readonly reading: ReturnType<typeof useRea
       {came?.is === 'taken' && (
         <div role="status" className="mt-3 border-l-4 border-ink pl-3">
           <p>{reportWords(came.report)}</p>
+          {came.report.beside > 0 && (
+            <p>
+              {came.report.beside === 1 ? 'One was' : `${came.report.beside} were`} changed here and elsewhere
+              apart from one another: the later version stays, the other is in the bin.
+            </p>
+          )}
           {came.report.unread > 0 && <p>{came.report.unread} could not be read and are kept as they are.</p>}
           {came.remarks.length > 0 && <Issues issues={came.remarks} />}
           <Button

@@ -1,26 +1,25 @@
-import { type CSSProperties, useState } from 'react';
+import { type CSSProperties, lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { MM_PER_INCH } from '../../core/units/constants';
 import type { UnitSystem } from '../../core/units/units';
-import { orderKind } from '../../records/order';
 import type { PieceSummary } from '../../records/summary';
 import type { Wool } from '../../records/wool';
-import { dayOf, localMoment, sayDay } from '../../session/clock';
 import { useNow } from '../../session/useNow';
 import { useUnsaved } from '../../session/useUnsaved';
-import { useLinesLeft } from '../../session/useLinesLeft';
-import { useRack } from '../../session/useRack';
-import { useLive, useSettings, useWools } from '../../session/useRecords';
+import { finishingIds } from '../../session/finishing';
+import { useSettings, useWools } from '../../session/useRecords';
 import { useAllSummaries, useSummaries, useSummariesToMake } from '../../session/useSummaries';
-import { dayAfter, momentOf } from '../../session/workHours';
 import { Button, buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
-import { WAITING, waitWords } from '../../words/finishing';
 import { isTimeToSave, unsavedWords } from '../../words/unsaved';
-import { BrokenPiece } from './BrokenPiece';
 import { PieceOnTable } from './PieceOnTable';
-import { Unreadable } from './Unreadable';
+
+// What is told above the pieces comes a moment after them.
+const Unreadable = lazy(async () => ({ default: (await import('./Unreadable')).Unreadable }));
+const Waiting = lazy(async () => ({ default: (await import('./Waiting')).Waiting }));
+const DueSoon = lazy(async () => ({ default: (await import('./DueSoon')).DueSoon }));
+const BrokenPiece = lazy(async () => ({ default: (await import('./BrokenPiece')).BrokenPiece }));
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
 const LARGEST_PX = 300;
@@ -67,26 +66,6 @@ const grid = (pxPerMm: number, imperial: boolean): CSSProperties => {
   };
 };
 
-/** What waits on the rack, told before anything else. */
-const Waiting = () => {
-  const places = useRack();
-  const nowMs = useNow(LOOKS_MS);
-  if (places.length === 0) return null;
-  return (
-    <ul aria-label="Waiting" className="mb-4 max-w-3xl border-l-4 border-now pl-3">
-      {places.map(({ piece, wait }) => (
-        <li key={piece.id + wait.step}>
-          <Link to="/rack" className="hover:underline">
-            {piece.name}: {WAITING[wait.step]} {waitWords(wait, nowMs)}
-            {wait.untilMs !== null && wait.untilMs > nowMs && `, until about ${localMoment(wait.untilMs)}`}.
-          </Link>
-        </li>
-      ))}
-    </ul>
-  );
-};
-const LOOKS_MS = 15_000;
-
 /** Said quietly when much is in this browser only. */
 const TimeToSave = () => {
   const { changes, savedAt } = useUnsaved();
@@ -103,35 +82,7 @@ const TimeToSave = () => {
   );
 };
 
-/** What is wanted within so many days is told on the table. */
-const SOON_DAYS = 14;
 const DAY_LOOKS_MS = 60_000;
-
-/** What was promised and is due soon, the earliest first. */
-const DueSoon = () => {
-  const orders = useLive(orderKind) ?? [];
-  const lines = useLinesLeft();
-  const until = dayAfter(dayOf(useNow(DAY_LOOKS_MS)), SOON_DAYS);
-  const soon = orders
-    .filter(o => o.doneAt === null && o.due !== null && o.due <= until)
-    .toSorted((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1));
-  if (soon.length === 0) return null;
-  return (
-    <ul aria-label="Due soon" className="mb-4 max-w-3xl border-l-4 border-wanted pl-3">
-      {soon.map(order => {
-        const left = lines.filter(l => l.orderId === order.id).reduce((sum, l) => sum + l.toMake, 0);
-        return (
-          <li key={order.id}>
-            <Link to={`/orders/${order.id}`} className="hover:underline">
-              {order.name}: {sayDay(momentOf(order.due ?? '', '12:00'))},{' '}
-              {left > 0 ? `${left} still to make` : 'all of it is there'}.
-            </Link>
-          </li>
-        );
-      })}
-    </ul>
-  );
-};
 
 const Empty = () => (
   <div className="max-w-prose p-8">
@@ -165,7 +116,13 @@ const OneStage = (props: {
       <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
         {pieces.slice(0, most).map(piece => (
           <li key={piece.id}>
-            <Guarded instead={why => <BrokenPiece piece={piece} why={why} />}>
+            <Guarded
+              instead={why => (
+                <Suspense fallback={null}>
+                  <BrokenPiece piece={piece} why={why} />
+                </Suspense>
+              )}
+            >
               <PieceOnTable
                 piece={piece}
                 wool={wools.find(w => w.id === piece.woolId) ?? null}
@@ -197,7 +154,9 @@ export const WorkshopView = () => {
   if (pieces.length === 0 && toMake === 0)
     return (
       <>
-        <Unreadable />
+        <Suspense fallback={null}>
+          <Unreadable />
+        </Suspense>
         <Empty />
       </>
     );
@@ -217,9 +176,11 @@ export const WorkshopView = () => {
           <ScaleBar pxPerMm={pxPerMm} imperial={units === 'imperial'} />
         </span>
       </div>
-      <Unreadable />
-      <Waiting />
-      <DueSoon />
+      <Suspense fallback={null}>
+        <Unreadable />
+        {finishingIds(pieces).length > 0 && <Waiting />}
+        <DueSoon />
+      </Suspense>
       <TimeToSave />
       {toMake > 0 && <p role="status">Laying {toMake} more pieces on the table …</p>}
       {PLACES.map(({ stage, name }) => {
