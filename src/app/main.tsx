@@ -8,7 +8,7 @@ import { makeOwnCopy } from '../session/ownCopy';
 import { OwnCopyContext } from '../session/useOwnCopy';
 import { WorkshopContext } from '../session/workshop';
 import { openWorkshop } from './openWorkshop';
-import { Views } from './routes';
+import { fetchAhead, Views } from './routes';
 import { NotOpenYet } from './NotOpenYet';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
@@ -17,8 +17,10 @@ if (nonce) setNonce(nonce);
 const start = async (): Promise<void> => {
   const place = document.querySelector('#root');
   if (!place) return;
+  const ahead = fetchAhead(window.location.pathname);
   const root = createRoot(place);
   const { workshop, notice, lost } = await openWorkshop(() => root.render(<NotOpenYet />));
+  await ahead;
   const ownCopy = makeOwnCopy(workshop, window);
   root.render(
     <StrictMode>

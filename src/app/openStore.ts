@@ -20,13 +20,19 @@ const nowIso = (): string => isoTime(systemClock.nowMs());
 export const offerSample = async (store: Store): Promise<void> => {
   const { sampleOffered } = await store.settings();
   if (sampleOffered) return;
-  const { sampleWorkshop } = await import('../sample/sampleWorkshop');
+  const [{ sampleWorkshop }, { summaryOf }] = await Promise.all([
+    import('../sample/sampleWorkshop'),
+    import('../workers/summaryOf'),
+  ]);
   const sample = sampleWorkshop(nowIso());
   await store.transact(have => ({
     batch: have.records.length > 0 ? NO_BATCH : { ...NO_BATCH, put: sample.records, entries: sample.entries },
     result: null,
   }));
   await store.updateSettings(s => ({ ...s, sampleOffered: true }));
+  // So few are made here sooner than a worker starts.
+  const { missing } = await store.summaries();
+  await store.keepSummaries((await store.rawPieces(missing)).map(summaryOf));
 };
 
 /** Opens the browser's database. After a crash the browser may need a moment to let go of its own files. */

@@ -1,4 +1,4 @@
-import { type ComponentType, lazy, type ReactNode } from 'react';
+import { type ComponentType, lazy, type ReactNode, useState } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import type { Marker } from '../session/marker';
 import type { Notice } from '../session/notices';
@@ -6,37 +6,97 @@ import { NotHere } from './NotHere';
 import { Shell } from './Shell';
 import { ViewGuard } from './ViewGuard';
 
-/** A view of its own address, fetched when it is first asked for. */
-const view = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await load() }));
+type Load = () => Promise<ComponentType>;
 
-const WorkshopView = view(async () => (await import('../features/workshop/WorkshopView')).WorkshopView);
-const NewPieceView = view(async () => (await import('../features/newPiece/NewPieceView')).NewPieceView);
-const RackView = view(async () => (await import('../features/rack/RackView')).RackView);
-const ScheduleView = view(async () => (await import('../features/schedule/ScheduleView')).ScheduleView);
-const TradeFrame = view(async () => (await import('./TradeFrame')).TradeFrame);
-const OrdersView = view(async () => (await import('../features/orders/OrdersView')).OrdersView);
-const OrderView = view(async () => (await import('../features/orders/OrderView')).OrderView);
-const StockView = view(async () => (await import('../features/stock/StockView')).StockView);
-const ClassesView = view(async () => (await import('../features/classes/ClassesView')).ClassesView);
-const ClassView = view(async () => (await import('../features/classes/ClassView')).ClassView);
-const HoursView = view(async () => (await import('../features/hours/HoursView')).HoursView);
-const RecordView = view(async () => (await import('../features/record/RecordView')).RecordView);
-const AccuracyView = view(async () => (await import('../features/record/AccuracyView')).AccuracyView);
-const RecipeInView = view(async () => (await import('../features/again/RecipeInView')).RecipeInView);
-const ProjectsView = view(async () => (await import('../features/project/ProjectsView')).ProjectsView);
-const ProjectView = view(async () => (await import('../features/project/ProjectView')).ProjectView);
-const PartsView = view(async () => (await import('../features/parts/PartsView')).PartsView);
-const ShelfView = view(async () => (await import('../features/shelf/ShelfView')).ShelfView);
-const BlendView = view(async () => (await import('../features/blend/BlendView')).BlendView);
-const ExchangeView = view(async () => (await import('../features/exchange/ExchangeView')).ExchangeView);
-const PieceFrame = view(async () => (await import('./PieceFrame')).PieceFrame);
-const PlanView = view(async () => (await import('../features/plan/PlanView')).PlanView);
-const WoolView = view(async () => (await import('../features/wool/WoolView')).WoolView);
-const TemplateView = view(async () => (await import('../features/template/TemplateView')).TemplateView);
-const BenchView = view(async () => (await import('../features/bench/BenchView')).BenchView);
-const FinishView = view(async () => (await import('../features/finish/FinishView')).FinishView);
-const DiaryView = view(async () => (await import('../features/diary/DiaryView')).DiaryView);
-const CostView = view(async () => (await import('../features/cost/CostView')).CostView);
+/** What is fetched for which addresses. */
+const FETCHED: Array<{ readonly at: RegExp; readonly load: Load }> = [];
+
+/** A view of its own address, fetched when it is first asked for. One that is there already is shown at once. */
+const view = (at: RegExp, load: Load): ComponentType => {
+  let there: ComponentType | null = null;
+  const fetched: Load = async () => {
+    there = await load();
+    return there;
+  };
+  FETCHED.push({ at, load: fetched });
+  const Later = lazy(async () => ({ default: await fetched() }));
+  const View = () => {
+    // As long as it is shown it stays the same, whether it was there or came.
+    const [Shown] = useState<ComponentType>(() => there ?? Later);
+    return <Shown />;
+  };
+  return View;
+};
+
+/** Fetches the view of an address, while the workshop is being opened. One that does not come is told where it is shown. */
+export const fetchAhead = async (path: string): Promise<void> => {
+  await Promise.allSettled(FETCHED.filter(f => f.at.test(path)).map(f => f.load()));
+};
+
+const WorkshopView = view(
+  /^\/$/,
+  async () => (await import('../features/workshop/WorkshopView')).WorkshopView,
+);
+const NewPieceView = view(
+  /^\/new/,
+  async () => (await import('../features/newPiece/NewPieceView')).NewPieceView,
+);
+const RackView = view(/^\/rack/, async () => (await import('../features/rack/RackView')).RackView);
+const ScheduleView = view(
+  /^\/schedule/,
+  async () => (await import('../features/schedule/ScheduleView')).ScheduleView,
+);
+const TradeFrame = view(
+  /^\/(orders|stock|classes|hours)/,
+  async () => (await import('./TradeFrame')).TradeFrame,
+);
+const OrdersView = view(/^\/orders$/, async () => (await import('../features/orders/OrdersView')).OrdersView);
+const OrderView = view(/^\/orders\/./, async () => (await import('../features/orders/OrderView')).OrderView);
+const StockView = view(/^\/stock/, async () => (await import('../features/stock/StockView')).StockView);
+const ClassesView = view(
+  /^\/classes$/,
+  async () => (await import('../features/classes/ClassesView')).ClassesView,
+);
+const ClassView = view(
+  /^\/classes\/./,
+  async () => (await import('../features/classes/ClassView')).ClassView,
+);
+const HoursView = view(/^\/hours/, async () => (await import('../features/hours/HoursView')).HoursView);
+const RecordView = view(/^\/record$/, async () => (await import('../features/record/RecordView')).RecordView);
+const AccuracyView = view(
+  /^\/record\/accuracy/,
+  async () => (await import('../features/record/AccuracyView')).AccuracyView,
+);
+const RecipeInView = view(
+  /^\/recipe/,
+  async () => (await import('../features/again/RecipeInView')).RecipeInView,
+);
+const ProjectsView = view(
+  /^\/projects$/,
+  async () => (await import('../features/project/ProjectsView')).ProjectsView,
+);
+const ProjectView = view(
+  /^\/projects\/./,
+  async () => (await import('../features/project/ProjectView')).ProjectView,
+);
+const PartsView = view(/^\/parts/, async () => (await import('../features/parts/PartsView')).PartsView);
+const ShelfView = view(/^\/shelf/, async () => (await import('../features/shelf/ShelfView')).ShelfView);
+const BlendView = view(/^\/blend/, async () => (await import('../features/blend/BlendView')).BlendView);
+const ExchangeView = view(
+  /^\/file/,
+  async () => (await import('../features/exchange/ExchangeView')).ExchangeView,
+);
+const PieceFrame = view(/^\/pieces\//, async () => (await import('./PieceFrame')).PieceFrame);
+const PlanView = view(/\/plan$/, async () => (await import('../features/plan/PlanView')).PlanView);
+const WoolView = view(/\/wool$/, async () => (await import('../features/wool/WoolView')).WoolView);
+const TemplateView = view(
+  /\/template$/,
+  async () => (await import('../features/template/TemplateView')).TemplateView,
+);
+const BenchView = view(/\/bench$/, async () => (await import('../features/bench/BenchView')).BenchView);
+const FinishView = view(/\/finish$/, async () => (await import('../features/finish/FinishView')).FinishView);
+const DiaryView = view(/\/diary$/, async () => (await import('../features/diary/DiaryView')).DiaryView);
+const CostView = view(/\/cost$/, async () => (await import('../features/cost/CostView')).CostView);
 
 /** What has to be said for the whole stay. */
 interface First {
