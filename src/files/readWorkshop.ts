@@ -11,7 +11,7 @@ import type { Snapshot, Unread } from '../records/snapshot';
 import { FILE_FORMAT, FILE_VERSION, type WorkshopFile } from './fileTypes';
 import { parseJsonObject } from './parseJson';
 import { textOf } from './textOf';
-import { isZip, unpackZip } from './zip';
+import { isZip, type OnFile, unpackZip } from './zip';
 
 /** More records of one kind, or entries, than these records are too many for a workshop. */
 const MOST_RECORDS = 1_000_000;
@@ -143,10 +143,10 @@ export const readWorkshopText = (text: string): Result<Omit<WorkshopFile, 'attac
 /**
  * Reads a workshop file, JSON or a zip with its attachments. Never throws.
  * Fails as `readWorkshopText` does, and with FILE_TOO_LARGE, FILE_NOT_TEXT, ZIP_UNREADABLE, ATTACHMENT_WRONG.
- * @param at when it is read: attachments are kept from then on
+ * @param at when it is read: attachments are kept from then on  @param onFile told of each picture that was looked through
  */
-export const readWorkshop = (bytes: Uint8Array, at: string): Result<WorkshopFile> => {
-  const unpacked = isZip(bytes) ? unpackZip(bytes, at) : ok({ workshop: bytes, attachments: [] });
+export const readWorkshop = (bytes: Uint8Array, at: string, onFile?: OnFile): Result<WorkshopFile> => {
+  const unpacked = isZip(bytes) ? unpackZip(bytes, at, onFile) : ok({ workshop: bytes, attachments: [] });
   if (!unpacked.ok) return unpacked;
   const text = textOf(unpacked.value.workshop);
   if (!text.ok) return text;

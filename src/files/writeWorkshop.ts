@@ -11,7 +11,7 @@ import { kindOf, recordKey, withNeeds } from '../records/register';
 import type { Snapshot, Unread } from '../records/snapshot';
 import { FILE_FORMAT, FILE_VERSION, type WrittenFile } from './fileTypes';
 import { readWorkshop, readWorkshopText } from './readWorkshop';
-import { packZip } from './zip';
+import { type OnFile, packZip } from './zip';
 
 const byId = <T extends { readonly id: string }>(records: readonly T[]): readonly T[] =>
   records.toSorted((a, b) => (a.id < b.id ? -1 : 1));
@@ -128,13 +128,15 @@ export const writeWorkshop = (of: {
   readonly snapshot: Snapshot;
   readonly attachments: readonly Attachment[];
   readonly exportedAt: string;
+  /** Told of each picture that was read back. */
+  readonly onFile?: OnFile;
 }): Result<WrittenFile> => {
   const { attachments, exportedAt } = of;
   const snapshot = readable(of.snapshot, exportedAt);
   const json = new TextEncoder().encode(workshopText(snapshot, exportedAt));
   const isPlain = attachments.length === 0;
   const bytes = isPlain ? json : packZip(json, attachments, new Date(exportedAt));
-  const back = readWorkshop(bytes, exportedAt);
+  const back = readWorkshop(bytes, exportedAt, of.onFile);
   if (!back.ok) return back;
   const remarks =
     snapshot.unread.length === 0

@@ -59,6 +59,9 @@ export const packZip = (workshop: Uint8Array, attachments: readonly Attachment[]
     { mtime: at },
   );
 
+/** Told of each file of a zip, and of how many there are. */
+export type OnFile = (done: number, of: number) => void;
+
 /** Looks at every file of a zip before anything is unpacked. */
 const inspector = () => {
   const issues: Issue[] = [];
@@ -88,10 +91,12 @@ const inspector = () => {
 /**
  * Unpacks a workshop and its attachments, each checked against its hash. Nothing is unpacked before every name and size was looked at.
  * Fails with ZIP_UNREADABLE or ATTACHMENT_WRONG.
+ * @param onFile told of each file that was looked through, and of how many there are
  */
 export const unpackZip = (
   bytes: Uint8Array,
   at: string,
+  onFile: OnFile = () => undefined,
 ): Result<{ readonly workshop: Uint8Array; readonly attachments: readonly Attachment[] }> => {
   const { takes, issues } = inspector();
   try {
@@ -103,7 +108,9 @@ export const unpackZip = (
     if (!workshop)
       return err(issue('ZIP_UNREADABLE', ZIP_WORKSHOP, { detail: 'There is no workshop in it.' }));
     const wrong: Issue[] = [];
-    const attachments = Object.entries(files).flatMap(([name, content]): Attachment[] => {
+    const all = Object.entries(files);
+    const attachments = all.flatMap(([name, content], i): Attachment[] => {
+      onFile(i + 1, all.length);
       const [, hash, ending] = ATTACHMENT.exec(name) ?? [];
       if (hash === undefined) return [];
       if (hashOf(content) !== hash) {

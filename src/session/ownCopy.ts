@@ -43,12 +43,13 @@ const mayWrite = async (handle: FileSystemFileHandle & Permitted): Promise<boole
   ((await handle.queryPermission?.(WRITE)) ?? 'granted') === 'granted';
 
 /** Writes the whole workshop into it: beside what is there, and put in its place when it is whole. */
-const writeInto = async (workshop: Workshop, handle: FileSystemFileHandle): Promise<void> => {
+const writeInto = async (workshop: Workshop, handle: FileSystemFileHandle): Promise<number> => {
   const { writtenFile } = await import('./writtenFile');
   const { file } = await writtenFile(workshop);
   const out = await handle.createWritable();
   await out.write(new Uint8Array(file.bytes));
   await out.close();
+  return file.bytes.length;
 };
 
 /** Keeps a copy by itself: at the end of each sitting, and when the page is put aside. */
@@ -69,9 +70,9 @@ export const makeOwnCopy = (workshop: Workshop, page: Window & Picker): OwnCopy 
     isBusy = true;
     try {
       if (!(await mayWrite(into))) return set({ is: 'ask', name: into.name });
-      await writeInto(workshop, into);
+      const bytes = await writeInto(workshop, into);
       const at = nowIso();
-      unsaved.saved(at);
+      unsaved.saved(at, bytes);
       set({ is: 'on', name: into.name, writtenAt: at });
     } catch (error) {
       set({ is: 'failed', name: into.name, why: error instanceof Error ? error.message : String(error) });

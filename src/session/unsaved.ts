@@ -13,19 +13,21 @@ const UnsavedSchema = z.object({
   savedAt: IsoTime.nullable(),
   /** Changes since then. */
   changes: z.number().int().min(0).max(1e9),
+  /** How large that file was; null where none was saved, or an earlier build did. */
+  fileBytes: z.number().int().min(0).nullable().default(null),
 });
 
 /** What is in this browser only. */
 export type Unsaved = z.infer<typeof UnsavedSchema>;
 
-const NEVER: Unsaved = { savedAt: null, changes: 0 };
+const NEVER: Unsaved = { savedAt: null, changes: 0, fileBytes: null };
 
 /** Counts what was changed since the workshop was last saved to a file, in this tab and the others. */
 export interface UnsavedCount {
   readonly get: () => Unsaved;
   readonly subscribe: (listener: () => void) => () => void;
   /** The whole workshop went into a file. */
-  readonly saved: (at: string) => void;
+  readonly saved: (at: string, fileBytes: number) => void;
 }
 
 const read = (notes: Notes): Unsaved => {
@@ -76,9 +78,9 @@ export const makeUnsaved = (of: {
       listeners.add(listener);
       return () => void listeners.delete(listener);
     },
-    saved: at => {
+    saved: (at, fileBytes) => {
       pending = 0;
-      write({ savedAt: at, changes: 0 });
+      write({ savedAt: at, changes: 0, fileBytes });
     },
     close: () => {
       flush();

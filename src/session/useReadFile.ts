@@ -9,6 +9,8 @@ import {
   planImport,
   type ImportResult,
 } from '../store/importing';
+import type { JobOptions } from '../workers/client';
+import { useLongJob } from './useLongJob';
 import { valueOf } from './jobError';
 import { dismissLost } from './keepMarker';
 import { useNotify } from './notices';
@@ -23,7 +25,6 @@ export interface ChosenFile {
 
 /** What came of choosing a file. */
 export type FileReadOutcome =
-  | { readonly is: 'reading' }
   | { readonly is: 'refused'; readonly issues: readonly Issue[] }
   | ({ readonly is: 'asked' } & ChosenFile)
   | { readonly is: 'taken'; readonly report: ImportResult; readonly remarks: readonly Issue[] };
@@ -38,9 +39,14 @@ export const useReadFile = () => {
   const [came, setCame] = useState<FileReadOutcome | null>(null);
 
   const take = useCallback(
-    async (file: WorkshopFile, choice: MergeChoice): Promise<void> => {
+    async (file: WorkshopFile, choice: MergeChoice, { signal }: JobOptions): Promise<void> => {
       const { store, history, nowIso } = workshop;
-      for (const { bytes, type } of file.attachments) await store.attach(bytes, type);
+      for (const { bytes, type } of file.attachments) {
+        signal?.throwIfAborted();
+        await store.attach(bytes, type);
+      }
+      // From here on it is taken whole.
+      signal?.throwIfAborted();
       const report = await store.transact(planImport(file.snapshot, nowIso(), choice));
       history.push(takeBackStep(workshop, 'open a file', report.changed));
       dismissLost(workshop);
@@ -49,30 +55,28 @@ export const useReadFile = () => {
     [workshop],
   );
   const read = useCallback(
-    async (picked: File): Promise<void> => {
+    async (picked: File, options: JobOptions): Promise<void> => {
       const { store, workers, nowIso } = workshop;
-      setCame({ is: 'reading' });
+      setCame(null);
       const bytes = new Uint8Array(await picked.arrayBuffer());
-      const got = valueOf(await workers.long.run('readWorkshop', { bytes, at: nowIso() }));
+      const got = valueOf(await workers.long.run('readWorkshop', { bytes, at: nowIso() }, options));
       if (!got.ok) return setCame({ is: 'refused', issues: got.issues });
       const differences = compareWithFile(await store.snapshot(), got.value.snapshot);
       if (differences.some(isQuestion)) return setCame({ is: 'asked', file: got.value, differences });
-      await take(got.value, new Map());
+      await take(got.value, new Map(), options);
     },
     [workshop, take],
   );
-  const orFail = (work: Promise<void>): void => {
-    work.catch((error: unknown) => {
-      setCame(null);
-      failed(error);
-    });
-  };
+  const { job, run } = useLongJob(failed);
   return {
     came,
-    onFile: (file: File): void => orFail(read(file)),
+    job,
+    onFile: (file: File): void => run(options => read(file, options)),
     /** @param taken keys of the records that are taken */
     onTake: ({ file, differences }: ChosenFile, taken: ReadonlySet<string>): void =>
-      orFail(take(file, new Map(differences.map(d => [recordKey(d), taken.has(recordKey(d))])))),
+      run(options =>
+        take(file, new Map(differences.map(d => [recordKey(d), taken.has(recordKey(d))])), options),
+      ),
     leave: (): void => setCame(null),
   };
 };

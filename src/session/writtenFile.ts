@@ -2,6 +2,7 @@ import type { WrittenFile } from '../files/fileTypes';
 import { KINDS } from '../records/kinds';
 import type { Snapshot } from '../records/snapshot';
 import { namedAttachments } from '../store/attachments';
+import type { JobOptions } from '../workers/client';
 import { valueOf } from './jobError';
 import type { Workshop } from './workshop';
 
@@ -15,6 +16,7 @@ const attachmentsOf = async ({ store }: Workshop, snapshot: Snapshot) => {
 export interface WrittenParts {
   readonly part?: (all: Snapshot) => Snapshot;
   readonly pictures?: boolean;
+  readonly job?: JobOptions;
 }
 
 /**
@@ -23,14 +25,14 @@ export interface WrittenParts {
  */
 export const writtenFile = async (
   workshop: Workshop,
-  { part = all => all, pictures = true }: WrittenParts = {},
+  { part = all => all, pictures = true, job }: WrittenParts = {},
 ): Promise<{ readonly file: WrittenFile; readonly snapshot: Snapshot; readonly isAll: boolean }> => {
   const { store, workers, nowIso } = workshop;
   const all = await store.snapshot();
   const snapshot = part(all);
   const attachments = pictures ? await attachmentsOf(workshop, snapshot) : [];
   const ask = { snapshot, attachments, exportedAt: nowIso() };
-  const file = valueOf(valueOf(await workers.long.run('writeWorkshop', ask)));
+  const file = valueOf(valueOf(await workers.long.run('writeWorkshop', ask, job)));
   await store.noteSent(snapshot.records);
   return { file, snapshot, isAll: snapshot === all };
 };

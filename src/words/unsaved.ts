@@ -21,3 +21,7 @@ export const unsavedWords = (changes: number, savedMs: number | null, nowMs: num
 /** Whether it is time to say so on the table: much, or some for long. */
 export const isTimeToSave = (changes: number, savedMs: number | null, nowMs: number): boolean =>
   changes >= 200 || (changes >= 30 && (savedMs === null || nowMs - savedMs > 7 * DAY_MS));
+
+/** Said before it hurts. @param freeBytes what the browser says is left */
+export const roomWords = (freeBytes: number): string =>
+  `Little room is left in this browser: about ${Math.round(freeBytes / (1024 * 1024))} MB. Save the workshop to a file, then make room: pictures that are not needed, other sites’ data, the disk itself.`;

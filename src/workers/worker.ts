@@ -102,13 +102,13 @@ const WORK: JobRunner = {
     const { preparePicture } = await import('./preparePicture');
     return { answer: await preparePicture(bytes, progress) };
   },
-  writeWorkshop: async request => {
+  writeWorkshop: async (request, progress) => {
     const { writeWorkshop } = await import('../files/writeWorkshop');
-    return { answer: writeWorkshop(request) };
+    return { answer: writeWorkshop({ ...request, onFile: progress }) };
   },
-  readWorkshop: async ({ bytes, at }) => {
+  readWorkshop: async ({ bytes, at }, progress) => {
     const { readWorkshop } = await import('../files/readWorkshop');
-    return { answer: readWorkshop(bytes, at) };
+    return { answer: readWorkshop(bytes, at, progress) };
   },
 };
 

@@ -5,6 +5,7 @@ import { browserVersions } from '../../session/versions';
 import { useNotify } from '../../session/notices';
 import { useClearSample } from '../../session/useClearSample';
 import { abilities } from '../../session/abilities';
+import { useRoomShort } from '../../session/useRoomLeft';
 import { useUnsaved } from '../../session/useUnsaved';
 import { usePersisted } from '../../session/usePersisted';
 import { useAllPieces } from '../../session/useRecords';
@@ -13,9 +14,10 @@ import { useSaveFile } from '../../session/useSaveFile';
 import { useUndo } from '../../session/useUndo';
 import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
+import { JobLine } from '../../ui/JobLine';
 import { useTitle } from '../../ui/useTitle';
 import { ABILITY_WORDS } from '../../words/abilities';
-import { unsavedWords } from '../../words/unsaved';
+import { roomWords, unsavedWords } from '../../words/unsaved';
 import { Bin } from './Bin';
 import { Cautions } from './Cautions';
 import { DaysBack } from './DaysBack';
@@ -34,8 +36,9 @@ const persistedWords = (persisted: boolean | null, isKept: boolean): string => {
 const Save = () => {
   const { nowIso, isKept, clock } = useWorkshop();
   const unsaved = useUnsaved();
-  const { isSaving, save } = useSaveFile();
+  const { job, save } = useSaveFile();
   const persisted = usePersisted();
+  const freeBytes = useRoomShort();
   return (
     <section aria-labelledby="out">
       <h2 id="out" className="border-t-2 border-ink pt-1 text-lg font-semibold">
@@ -46,7 +49,7 @@ const Save = () => {
       </p>
       <Button
         look="main"
-        disabled={isSaving}
+        disabled={job !== null}
         onClick={() =>
           save(
             all => all,
@@ -54,8 +57,9 @@ const Save = () => {
           )
         }
       >
-        {isSaving ? 'Saving …' : 'Save to a file'}
+        Save to a file
       </Button>
+      {job && <JobLine words="Saving" job={job} />}
       <p className="mt-2" role="status">
         {unsavedWords(
           unsaved.changes,
@@ -63,6 +67,11 @@ const Save = () => {
           clock.nowMs(),
         )}
       </p>
+      {freeBytes !== null && (
+        <p role="alert" className="mt-2 border-l-4 border-wanted pl-3">
+          {roomWords(freeBytes)}
+        </p>
+      )}
       <KeptCopy />
       <p className="mt-2 text-sm text-chalk">{persistedWords(persisted, isKept)}</p>
     </section>

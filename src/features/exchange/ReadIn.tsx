@@ -6,6 +6,7 @@ import type { ChosenFile, useReadFile } from '../../session/useReadFile';
 import { useUndo } from '../../session/useUndo';
 import type { Difference, ImportResult as Report, RecordComparison } from '../../store/importing';
 import { Button } from '../../ui/Button';
+import { JobLine } from '../../ui/JobLine';
 import { FileButton } from '../../ui/FileButton';
 
 const MOST_ISSUES = 8;
@@ -116,7 +117,7 @@ const Asked = (props: {
 
 /** Reads a workshop file in, with a choice where something here is otherwise, and an undo of all of it. */
 export const ReadIn = ({ reading }: { readonly reading: ReturnType<typeof useReadFile> }) => {
-  const { came, onFile, onTake, leave } = reading;
+  const { came, job, onFile, onTake, leave } = reading;
   const { undo } = useUndo();
   return (
     <section aria-labelledby="in">
@@ -129,7 +130,7 @@ export const ReadIn = ({ reading }: { readonly reading: ReturnType<typeof useRea
       <FileButton accept=".json,.zip,application/json,application/zip" onPick={onFile}>
         Choose a file
       </FileButton>
-      {came?.is === 'reading' && <p role="status">Opening the file …</p>}
+      {job && <JobLine words="Opening the file" job={job} />}
       {came?.is === 'refused' && <Refused issues={came.issues} />}
       {came?.is === 'asked' && <Asked chosen={came} onTake={taken => onTake(came, taken)} onLeave={leave} />}
       {came?.is === 'taken' && (

@@ -5,6 +5,7 @@ import type { UnitSystem } from '../../core/units/units';
 import type { PieceSummary } from '../../records/summary';
 import type { Wool } from '../../records/wool';
 import { useNow } from '../../session/useNow';
+import { useRoomShort } from '../../session/useRoomLeft';
 import { useUnsaved } from '../../session/useUnsaved';
 import { finishingIds } from '../../session/finishing';
 import { useSettings, useWools } from '../../session/useRecords';
@@ -12,7 +13,7 @@ import { useAllSummaries, useSummaries, useSummariesToMake } from '../../session
 import { Button, buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
 import { useTitle } from '../../ui/useTitle';
-import { isTimeToSave, unsavedWords } from '../../words/unsaved';
+import { isTimeToSave, roomWords, unsavedWords } from '../../words/unsaved';
 import { PieceOnTable } from './PieceOnTable';
 
 // What is told above the pieces comes a moment after them.
@@ -64,6 +65,20 @@ const grid = (pxPerMm: number, imperial: boolean): CSSProperties => {
     backgroundSize: `${px}px ${px}px`,
     backgroundAttachment: 'local',
   };
+};
+
+/** Said before a full disk hurts. */
+const RoomShort = () => {
+  const freeBytes = useRoomShort();
+  if (freeBytes === null) return null;
+  return (
+    <p role="alert" className="mb-4 max-w-3xl border-l-4 border-wanted pl-3">
+      {roomWords(freeBytes)}{' '}
+      <Link to="/file" className="underline underline-offset-2">
+        Save it to a file
+      </Link>
+    </p>
+  );
 };
 
 /** Said quietly when much is in this browser only. */
@@ -181,6 +196,7 @@ export const WorkshopView = () => {
         {finishingIds(pieces).length > 0 && <Waiting />}
         <DueSoon />
       </Suspense>
+      <RoomShort />
       <TimeToSave />
       {toMake > 0 && <p role="status">Laying {toMake} more pieces on the table …</p>}
       {PLACES.map(({ stage, name }) => {
