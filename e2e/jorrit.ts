@@ -60,7 +60,7 @@ export const pieceAct = async (page: Page, name: string): Promise<void> => {
 };
 
 /** Longer than a finger bounces, shorter than anything a felter does. */
-const A_HAND_MS = 250;
+export const A_HAND_MS = 190;
 
 /** Taps Done for an act, waits until it is in the log, and takes as long as a hand takes at least. */
 export const done = async (page: Page, act: string): Promise<void> => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begin, expect, stage, test, type } from './jorrit';
+import { A_HAND_MS, begin, expect, stage, test, type } from './jorrit';
 
 const pieces = (page: Page) => page.getByRole('region', { name: 'Pieces' });
 
@@ -25,7 +25,7 @@ test('a dozen balls go one after the other: done, put aside, and taken up again'
       await page.getByRole('button', { name: grade }).click();
       skinHolds = true;
     }
-    await page.waitForTimeout(260);
+    await page.waitForTimeout(A_HAND_MS);
   }
   await expect(pieces(page)).toContainText('Piece 2 in hand. Done 1 of 3');
   await page.getByRole('button', { name: 'Put aside: too dry' }).click();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begin, expect, stage, test, type } from './jorrit';
+import { A_HAND_MS, begin, expect, stage, test, type } from './jorrit';
 
 /** The bench as it is used: an upright tablet, touched and never hovered. */
 test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
@@ -82,7 +82,7 @@ test('the great button follows the recipe, tap by tap, and goes on with it where
   const does = async (act: string): Promise<void> => {
     await page.getByRole('button', { name: `Done ${act}`, exact: true }).tap();
     await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
-    await page.waitForTimeout(250);
+    await page.waitForTimeout(A_HAND_MS);
   };
   await expect(recipe).toContainText('Wet it with warm water');
   await does('Wet with warm water');

@@ -1,5 +1,5 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { begin, expect, field, test, type } from './jorrit';
+import { A_HAND_MS, begin, expect, field, test, type } from './jorrit';
 
 test('a swatch is planned, measured both ways, and moves what its wool is expected to do', async ({
   page,
@@ -154,7 +154,7 @@ test('a swatch is worked at the bench like any piece, and its log and its measur
     await expect(done).toBeEnabled();
     await done.click();
     await expect(log).toHaveCount(i);
-    await page.waitForTimeout(260);
+    await page.waitForTimeout(A_HAND_MS);
   }
   await page.getByRole('link', { name: 'Finish', exact: true }).click();
   await page.getByRole('textbox', { name: /^A, / }).fill('13');

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begin, expect, stage, test } from './jorrit';
+import { A_HAND_MS, begin, expect, stage, test } from './jorrit';
 
 // Scripted makers, one for each way: from the first tap to a finished piece, in their own acts and units, and never with a tape.
 // How long each works is common practice.
@@ -126,9 +126,6 @@ const tap = (page: Page, name: string | RegExp) =>
     .getByRole('button', { name, exact: typeof name === 'string' })
     .first()
     .tap();
-
-/** A finger that bounces counts once: a hand takes a moment between two taps. */
-const A_HAND_MS = 260;
 
 const great = (page: Page) =>
   page.getByRole('button', { name: /^(Done|Measure$|Pinch test$|Test it$|To the finish$|Open it)/ });

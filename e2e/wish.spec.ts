@@ -1,4 +1,4 @@
-import { clearedWorkshop, done, expect, field, stage, tabTo, test, type } from './jorrit';
+import { A_HAND_MS, clearedWorkshop, done, expect, field, stage, tabTo, test, type } from './jorrit';
 
 test.describe('one piece from wish to record', () => {
   test('by mouse, from an empty table', async ({ page }) => {
@@ -27,7 +27,7 @@ test.describe('one piece from wish to record', () => {
     await stage(page, 'Bench').click();
     for (const step of ['Laid', 'Laid', 'Laid', 'Laid', 'Done', 'Done']) {
       await page.getByRole('button', { name: step, exact: true }).click();
-      await page.waitForTimeout(250);
+      await page.waitForTimeout(A_HAND_MS);
     }
     // It was wetted as it was laid: it is not asked for again.
     await done(page, 'Rub 40');

@@ -55,7 +55,7 @@ const until = async (page, url, there) => {
   return performance.now() - began;
 };
 
-const openings = async (browser, url, there, first) => {
+const openings = async (browser, { url, there, first }) => {
   const cold = [];
   const warm = [];
   for (let i = 0; i < TIMES; i += 1) {
@@ -125,6 +125,7 @@ const fill = (page, pieces, entries) =>
     { count: pieces, total: entries },
   );
 
+/** @type {ReadonlyArray<readonly [string, string, (page: import('@playwright/test').Page) => Promise<void>]>} */
 const VIEWS = [
   [
     'the table',
@@ -181,13 +182,16 @@ for (let i = 0; i < 100; i += 1)
 const browser = await chromium.launch({ executablePath: browserPath() ?? '', args: BROWSER_FLAGS });
 const plain = await bare();
 try {
-  const least = await openings(browser, plain.url, page => page.getByRole('button').waitFor(), false);
-  const ours = await openings(
-    browser,
-    `${base}/`,
-    page => page.getByRole('link', { name: 'New piece' }).waitFor(),
-    true,
-  );
+  const least = await openings(browser, {
+    url: plain.url,
+    there: page => page.getByRole('button').waitFor(),
+    first: false,
+  });
+  const ours = await openings(browser, {
+    url: `${base}/`,
+    there: page => page.getByRole('link', { name: 'New piece' }).waitFor(),
+    first: true,
+  });
   for (const how of ['cold', 'warm'])
     console.log(
       `${how}, processor ×${SLOWER}: ${ours[how].toFixed(0)} ms, a bare page ${least[how].toFixed(0)} ms: ${(ours[how] / least[how]).toFixed(2)} times`,

@@ -3,7 +3,7 @@ import { ok, type Result } from '../core/result';
 import type { Attachment } from '../records/attachment';
 import type { StoredRecord } from '../records/common';
 import { LOG_TABLE } from '../records/entry';
-import type { Lineage } from '../records/lineage';
+import { type Lineage, stampOf } from '../records/lineage';
 import { isObject } from '../records/migrate';
 import { pieceKind } from '../records/piece';
 import { KINDS } from '../records/kinds';
@@ -22,18 +22,22 @@ const inKeyOrder = (_key: string, value: unknown): unknown =>
     ? Object.fromEntries(Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1)))
     : value;
 
-/** Versions that these records have grown from. */
+/** Versions that these records have grown from; which they are themselves, they say. */
 const lineageOf = (records: readonly StoredRecord[], lineage: Lineage): Lineage =>
   Object.fromEntries(
     records.flatMap(r => {
-      const stamps = lineage[recordKey(r)];
-      return stamps ? [[recordKey(r), stamps]] : [];
+      const stamps = (lineage[recordKey(r)] ?? []).filter(s => s !== stampOf(r));
+      return stamps.length > 0 ? [[recordKey(r), stamps]] : [];
     }),
   );
 
 /** The workshop as text: JSON, indented, records and keys sorted so that two exports of the same data are the same. */
-export const workshopText = ({ records, entries, unread, lineage }: Snapshot, exportedAt: string): string =>
-  `${JSON.stringify(
+export const workshopText = (
+  { records, entries, unread, lineage = {} }: Snapshot,
+  exportedAt: string,
+): string => {
+  const grown = lineageOf(records, lineage);
+  return `${JSON.stringify(
     {
       format: FILE_FORMAT,
       fileVersion: FILE_VERSION,
@@ -42,12 +46,13 @@ export const workshopText = ({ records, entries, unread, lineage }: Snapshot, ex
       [LOG_TABLE]: entries.toSorted((a, b) =>
         a.pieceId === b.pieceId ? a.seq - b.seq : a.pieceId < b.pieceId ? -1 : 1,
       ),
-      ...(lineage ? { lineage: lineageOf(records, lineage) } : {}),
+      ...(Object.keys(grown).length > 0 ? { lineage: grown } : {}),
       ...(unread.length > 0 ? { unread: unread.map(({ table, raw }) => ({ table, record: raw })) } : {}),
     },
     inKeyOrder,
     1,
   )}\n`;
+};
 
 /** One piece with its log and all that it cannot do without, and with the parts of that. */
 export const onePiece = (snapshot: Snapshot, pieceId: string): Snapshot => {
