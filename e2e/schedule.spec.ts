@@ -51,6 +51,8 @@ test('what is put on the table for an order is worked there, and the order waits
 test('a block is moved by keys and by hand, what breaks is told, and it goes back to where it fits', async ({
   page,
 }) => {
+  // The sample is laid from now on: late on a day the first of it comes a day later.
+  await page.clock.setFixedTime(new Date('2027-03-01T08:00:00'));
   await page.goto('/schedule');
   const block = days(page)
     .getByRole('button', { name: /^Lay: Cosy for the small press/ })

@@ -113,6 +113,13 @@ export const makeSummaries = (of: {
       const id = record && table === pieceKind.table ? record.id : entry?.pieceId;
       if (id === undefined) return;
       heard.add(id);
+      // What waits is looked for by the clock: that something does is known at once.
+      if (entry?.act.kind === 'finish')
+        client.setQueryData<Summaries>(KEY, had =>
+          had
+            ? { ...had, all: had.all.map(s => (s.id === id ? { ...s, isFinishing: true } : s)) }
+            : undefined,
+        );
       soon(id);
     },
   };

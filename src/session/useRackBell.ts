@@ -15,11 +15,10 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
   const { cache, clock, summaries } = useWorkshop();
   const { tell } = useNotify();
   useEffect(() => {
-    let lookedMs = clock.nowMs();
+    const sinceMs = clock.nowMs();
+    const told = new Set<string>();
     const look = async (): Promise<void> => {
       const nowMs = clock.nowMs();
-      const sinceMs = lookedMs;
-      lookedMs = nowMs;
       const { all } = await client.fetchQuery(summaries.all());
       const ids = finishingIds(all);
       if (ids.length === 0) return;
@@ -37,10 +36,15 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
       );
       const there = finishing.flatMap(({ piece, log }) => (piece ? [{ piece, log }] : []));
       const over = rackOf(there, driedIn(all)).find(
-        ({ wait }) => wait.untilMs !== null && wait.untilMs > sinceMs && wait.untilMs <= nowMs,
+        ({ piece: { id }, wait }) =>
+          wait.untilMs !== null &&
+          wait.untilMs > sinceMs &&
+          wait.untilMs <= nowMs &&
+          !told.has(`${id} ${wait.step} ${wait.untilMs}`),
       );
       if (!over) return;
       const { piece, wait } = over;
+      told.add(`${piece.id} ${wait.step} ${wait.untilMs ?? ''}`);
       tell({
         text: `${piece.name}: ${WAITED[wait.step] ?? 'time is up.'}`,
         action: { label: 'Go there', run: () => onOpen(piece.id) },

@@ -3,12 +3,11 @@ import { at, edgeAt, type Edges } from './edges';
 /** Cells of about an edge's length, and no more of them than these to an edge. */
 const CELLS_PER_EDGE = 16;
 
-/** A grid over edges: which cell a place lies in, and every two edges that share a cell. */
-export interface Grid {
-  readonly cellAt: (x: number, y: number) => number;
-  /** Calls for every two edges that share a cell, once for each cell they share; stops when told so. */
-  readonly eachPair: (tell: (e: number, f: number, cell: number) => boolean) => boolean;
-}
+/** A slanting edge is put into what it passes by this share of a cell as well: rounding leaves out none that it passes. */
+const MARGIN = 1e-6;
+
+/** Calls for every two edges that share a cell of a grid, once for each cell they share; stops, and gives false, when told so. */
+export type EachPair = (tell: (e: number, f: number) => boolean) => boolean;
 
 const sizeOf = ({ count, x, y, next }: Edges, box: { wide: number; high: number }): number => {
   let length = 0;
@@ -26,8 +25,8 @@ const leastAndMost = (values: Float64Array): { least: number; most: number } => 
   return { least, most };
 };
 
-/** A grid over edges, with cells of about their length; null where a place is no number. */
-export const gridOf = (edges: Edges): Grid | null => {
+/** Finds edges near one another by a grid with cells of about their length; null where a place is no number. */
+export const nearEdges = (edges: Edges): EachPair | null => {
   const { count, x, y, next } = edges;
   const [xs, ys] = [leastAndMost(x), leastAndMost(y)];
   if (![xs.least, xs.most, ys.least, ys.most].every(Number.isFinite)) return null;
@@ -41,11 +40,10 @@ export const gridOf = (edges: Edges): Grid | null => {
   const held: number[] = [];
   const before: number[] = [];
 
-  const eachPair: Grid['eachPair'] = tell => {
+  return tell => {
     const put = (e: number, cell: number): boolean => {
       const head = edgeAt(heads, cell);
-      for (let link = head; link >= 0; link = before[link] ?? -1)
-        if (!tell(held[link] ?? 0, e, cell)) return false;
+      for (let link = head; link >= 0; link = before[link] ?? -1) if (!tell(held[link] ?? 0, e)) return false;
       heads[cell] = held.length;
       held.push(e);
       before.push(head);
@@ -70,13 +68,12 @@ export const gridOf = (edges: Edges): Grid | null => {
           // A long slanting edge passes few of the cells of its box.
           const p = ax + (ys.least + r * size - ay) * slope;
           const q = p + size * slope;
-          from = Math.max(left, Math.min(p, q));
-          until = Math.min(right, Math.max(p, q));
+          from = Math.max(left, Math.min(p, q) - MARGIN * size);
+          until = Math.min(right, Math.max(p, q) + MARGIN * size);
         }
         for (let c = column(from); c <= column(until); c += 1) if (!put(e, r * columns + c)) return false;
       }
     }
     return true;
   };
-  return { cellAt: (px, py) => row(py) * columns + column(px), eachPair };
 };

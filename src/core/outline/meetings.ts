@@ -1,5 +1,5 @@
 import { at, edgeAt, type Edges, side } from './edges';
-import { gridOf } from './grid';
+import { nearEdges } from './grid';
 import type { Point } from './polygon';
 
 /** A place where an edge is crossed, seen from one of the two. */
@@ -49,14 +49,15 @@ const meetingAt = (
 });
 
 /** Notes where two edges cross; false where they touch: an end on an edge, one lying on the other. */
-const noting = (edges: Edges, found: Map<number, Meeting[]>, cellAt: (x: number, y: number) => number) => {
-  const { x, y, next } = edges;
+const noting = (edges: Edges, found: Map<number, Meeting[]>) => {
+  const { count, x, y, next } = edges;
+  const known = new Set<number>();
   const note = (m: Meeting): void => {
-    const known = found.get(m.own);
-    if (known) known.push(m);
+    const own = found.get(m.own);
+    if (own) own.push(m);
     else found.set(m.own, [m]);
   };
-  return (e: number, f: number, cell: number): boolean => {
+  return (e: number, f: number): boolean => {
     const b = edgeAt(next, e);
     const d = edgeAt(next, f);
     if (b === f || d === e) return true;
@@ -67,13 +68,15 @@ const noting = (edges: Edges, found: Map<number, Meeting[]>, cellAt: (x: number,
     const t = side(edges, f, b);
     if (s * t > 0) return true;
     if (u * v === 0 || s * t === 0) return apart(x, [e, b], [f, d]) || apart(y, [e, b], [f, d]);
+    // Two long edges share many cells and cross once.
+    const pair = Math.min(e, f) * count + Math.max(e, f);
+    if (known.has(pair)) return true;
+    known.add(pair);
     const along = s / (s - t);
     const place = {
       x: at(x, e) + (at(x, b) - at(x, e)) * along,
       y: at(y, e) + (at(y, b) - at(y, e)) * along,
     };
-    // Two long edges share many cells and cross in one.
-    if (cellAt(place.x, place.y) !== cell) return true;
     const one = meetingAt(place, { own: e, along, fromRight: u < 0 });
     const other = meetingAt(place, { own: f, along: u / (u - v), fromRight: s < 0 });
     one.twin = other;
@@ -94,8 +97,8 @@ export const meetingsOf = (edges: Edges): Meetings | null => {
   const found = new Map<number, Meeting[]>();
   if (edges.count === 0) return found;
   for (let e = 0; e < edges.count; e += 1) if (turnsBack(edges, e)) return null;
-  const grid = gridOf(edges);
-  if (!grid?.eachPair(noting(edges, found, grid.cellAt))) return null;
+  const eachPair = nearEdges(edges);
+  if (!eachPair?.(noting(edges, found))) return null;
   for (const own of found.values()) if (own.length > 1) own.sort((p, q) => p.along - q.along);
   return found;
 };
