@@ -42,6 +42,7 @@ export default defineConfig({
               name: (id, context) =>
                 isOfFirstView(id, other => context.getModuleInfo(other)) ? 'first' : null,
               test: /\/(src|node_modules)\//,
+              debugName: 'first view',
             },
             { name: 'interface', test: /node_modules\/(@radix-ui|radix-ui|@floating-ui)\// },
             { name: 'polygons', test: /node_modules\/clipper2-ts\// },

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { pieceKind } from '../records/piece';
 import { useNotify } from './notices';
 import { driedIn, finishingIds } from './finishing';
 import { useWorkshop } from './workshop';
@@ -23,11 +24,7 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
       const ids = finishingIds(all);
       if (ids.length === 0) return;
       // Seldom does anything wait: what tells of it is fetched when something does.
-      const [{ rackOf }, { WAITED }, { pieceKind }] = await Promise.all([
-        import('./rackOf'),
-        import('../words/finishing'),
-        import('../records/piece'),
-      ]);
+      const [{ rackOf }, { WAITED }] = await Promise.all([import('./rackOf'), import('../words/finishing')]);
       const finishing = await Promise.all(
         ids.map(async id => ({
           piece: await client.fetchQuery(cache.one(pieceKind, id)),

@@ -1,13 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
 import { download, fileName } from '../files/download';
 import { isObject } from '../records/migrate';
 import type { Unread } from '../records/snapshot';
 import { NO_BATCH } from '../store/batch';
 import { useNotify } from './notices';
-import { useAllSummaries } from './useSummaries';
+import { useUnreadList } from './useUnreadList';
 import { useWorkshop } from './workshop';
-
-const NONE: readonly Unread[] = [];
 
 /** What a record that cannot be read calls itself, as far as that can be made out. */
 export const nameOfUnread = ({ raw, table }: Unread): string => {
@@ -17,10 +14,9 @@ export const nameOfUnread = ({ raw, table }: Unread): string => {
 
 /** Records that cannot be read, and what may be done with them: saved as they are, or taken out, which can be undone. */
 export const useUnread = () => {
-  const { cache, store, history, clock } = useWorkshop();
+  const { store, history, clock } = useWorkshop();
   const { failed } = useNotify();
-  const isSuspected = (useAllSummaries() ?? []).some(s => s.unread !== 'nothing');
-  const unread = useQuery(cache.unread(isSuspected)).data ?? NONE;
+  const unread = useUnreadList();
   const write = (change: {
     readonly unread?: readonly Unread[];
     readonly removeUnread?: readonly Unread[];

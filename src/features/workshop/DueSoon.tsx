@@ -1,24 +1,12 @@
 import { Link } from 'react-router';
-import { orderKind } from '../../records/order';
-import { dayOf, sayDay } from '../../session/clock';
+import type { Order } from '../../records/order';
+import { sayDay } from '../../session/clock';
 import { useLinesLeft } from '../../session/useLinesLeft';
-import { useNow } from '../../session/useNow';
-import { useLive } from '../../session/useRecords';
-import { dayAfter, momentOf } from '../../session/workHours';
+import { momentOf } from '../../session/workHours';
 
-/** What is wanted within so many days is told on the table. */
-const SOON_DAYS = 14;
-const LOOKS_MS = 60_000;
-
-/** What was promised and is due soon, the earliest first. */
-export const DueSoon = () => {
-  const orders = useLive(orderKind) ?? [];
+/** What was promised and is due soon, with what is left to make of it. */
+export const DueSoon = ({ soon }: { readonly soon: readonly Order[] }) => {
   const lines = useLinesLeft();
-  const until = dayAfter(dayOf(useNow(LOOKS_MS)), SOON_DAYS);
-  const soon = orders
-    .filter(o => o.doneAt === null && o.due !== null && o.due <= until)
-    .toSorted((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1));
-  if (soon.length === 0) return null;
   return (
     <ul aria-label="Due soon" className="mb-4 max-w-3xl border-l-4 border-wanted pl-3">
       {soon.map(order => {

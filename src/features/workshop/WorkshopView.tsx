@@ -8,7 +8,11 @@ import { useNow } from '../../session/useNow';
 import { useRoomShort } from '../../session/useRoomLeft';
 import { useUnsaved } from '../../session/useUnsaved';
 import { finishingIds } from '../../session/finishing';
-import { useSettings, useWools } from '../../session/useRecords';
+import { useLive, useSettings, useWools } from '../../session/useRecords';
+import { useUnreadList } from '../../session/useUnreadList';
+import { dayAfter } from '../../session/workHours';
+import { dayOf } from '../../session/clock';
+import { type Order, orderKind } from '../../records/order';
 import { useAllSummaries, useSummaries, useSummariesToMake } from '../../session/useSummaries';
 import { Button, buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
@@ -99,6 +103,18 @@ const TimeToSave = () => {
 
 const DAY_LOOKS_MS = 60_000;
 
+/** What is wanted within so many days is told on the table. */
+const SOON_DAYS = 14;
+
+/** What was promised and is due soon, the earliest first. */
+const useDueSoon = (): readonly Order[] => {
+  const orders = useLive(orderKind) ?? [];
+  const until = dayAfter(dayOf(useNow(DAY_LOOKS_MS)), SOON_DAYS);
+  return orders
+    .filter(o => o.doneAt === null && o.due !== null && o.due <= until)
+    .toSorted((a, b) => ((a.due ?? '') < (b.due ?? '') ? -1 : 1));
+};
+
 const Empty = () => (
   <div className="max-w-prose p-8">
     <h2 className="text-3xl font-semibold">The table is empty.</h2>
@@ -165,13 +181,13 @@ export const WorkshopView = () => {
   const pieces = useSummaries().filter(p => p.unread !== 'piece');
   const wools = useWools();
   const { units } = useSettings();
+  const isUnread = useUnreadList().length > 0;
+  const soon = useDueSoon();
   if (!isRead) return <p className="p-4">Opening …</p>;
   if (pieces.length === 0 && toMake === 0)
     return (
       <>
-        <Suspense fallback={null}>
-          <Unreadable />
-        </Suspense>
+        <Suspense fallback={null}>{isUnread && <Unreadable />}</Suspense>
         <Empty />
       </>
     );
@@ -192,9 +208,9 @@ export const WorkshopView = () => {
         </span>
       </div>
       <Suspense fallback={null}>
-        <Unreadable />
+        {isUnread && <Unreadable />}
         {finishingIds(pieces).length > 0 && <Waiting />}
-        <DueSoon />
+        {soon.length > 0 && <DueSoon soon={soon} />}
       </Suspense>
       <RoomShort />
       <TimeToSave />
