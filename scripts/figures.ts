@@ -131,7 +131,7 @@ const withMany = async (page: Page): Promise<void> => {
   say(`${name}: table, cold`, await until(() => page.goto(HOME), bench));
   await page.goto(`${HOME}pieces/sample-brick-sleeve-3/plan`, { waitUntil: 'networkidle' });
   const thickness = page.getByRole('textbox', { name: 'Thickness', exact: true });
-  const grams = page.getByRole('textbox', { name: 'Wool in all' });
+  const grams = page.getByRole('textbox', { name: 'Total wool', exact: true });
   const shown = grams.and(page.locator(`:not([value="${await grams.inputValue()}"])`));
   await thickness.fill('7');
   say(

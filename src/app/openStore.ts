@@ -32,7 +32,7 @@ export const offerSample = async (store: Store): Promise<void> => {
   await store.updateSettings(s => ({ ...s, sampleOffered: true }));
   // So few are made here sooner than a worker starts.
   const { missing } = await store.summaries();
-  await store.keepSummaries((await store.rawPieces(missing)).map(summaryOf));
+  await store.keepSummaries((await store.rawPieces(missing)).map(summaryOf)).catch(() => undefined);
 };
 
 /** Opens the browser's database. After a crash the browser may need a moment to let go of its own files. */

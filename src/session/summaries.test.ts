@@ -156,4 +156,18 @@ describe('summaries as they are shown', () => {
     });
     workshop.close();
   });
+
+  it('are all shown where there is no room to keep them', async () => {
+    const { store } = aWorkshop();
+    const full: Store = { ...store, keepSummaries: () => Promise.reject(new Error('no room')) };
+    const workshop = aWorkshop({ store: full });
+    await readIn(
+      full,
+      Array.from({ length: 45 }, (_, i) => aPiece(`p${i}`)),
+    );
+    await workshop.client.fetchQuery(workshop.summaries.all());
+    await vi.waitFor(() => expect(shown(workshop)?.all).toHaveLength(45));
+    expect(shown(workshop)?.toMake).toBe(0);
+    workshop.close();
+  });
 });

@@ -58,7 +58,8 @@ export const makeSummaries = (of: {
       ids.filter(id => !there.has(id)),
       waiting.size,
     );
-    await store.keepSummaries(fresh);
+    // What there is no room for is made anew the next time.
+    await store.keepSummaries(fresh).catch(() => undefined);
   };
   const makeWaiting = async (): Promise<void> => {
     if (isMaking) return;

@@ -33,6 +33,7 @@ export const writtenFile = async (
   const attachments = pictures ? await attachmentsOf(workshop, snapshot) : [];
   const ask = { snapshot, attachments, exportedAt: nowIso() };
   const file = valueOf(valueOf(await workers.long.run('writeWorkshop', ask, job)));
-  await store.noteSent(snapshot.records);
+  // On a full disk the file is what matters; without the note an older version may later be kept beside a newer, no more.
+  await store.noteSent(snapshot.records).catch(() => undefined);
   return { file, snapshot, isAll: snapshot === all };
 };

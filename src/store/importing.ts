@@ -94,10 +94,12 @@ const ONE_ONLY = new Set(['workplace', 'stockEntry']);
  * The version that gives way, where both were changed apart from one another: it goes to the bin beside the other, under a name that is the same
  * on both devices, so that it is there once.
  */
-const besideIt = (lost: StoredRecord, won: StoredRecord): readonly StoredRecord[] => {
+const besideIt = (lost: StoredRecord, won: StoredRecord, wasCarried: boolean): readonly StoredRecord[] => {
   // Of one that was only put into the bin, nothing gives way.
   const isSame = dequal({ ...content(lost), deletedAt: null }, { ...content(won), deletedAt: null });
-  if (isSame || ONE_ONLY.has(lost.kind)) return [];
+  // Nor of one that no hand has changed since it was made, as the sample on each device is.
+  const isUntouched = lost.revision === 1 && !wasCarried;
+  if (isSame || isUntouched || ONE_ONLY.has(lost.kind)) return [];
   const name: unknown = Reflect.get(lost, 'name');
   const at = won.updatedAt > lost.updatedAt ? won.updatedAt : lost.updatedAt;
   return [
@@ -166,8 +168,10 @@ export const planImport =
     const beside = file.records.flatMap(record => {
       const old = here.get(recordKey(record));
       if (!old || !areApart(have, file, [old, record])) return [];
-      const won = taking.get(recordKey(record));
-      return won ? besideIt(old, won) : besideIt(record, old);
+      const key = recordKey(record);
+      const won = taking.get(key);
+      const wasCarried = have.lineage?.[key] !== undefined || file.lineage?.[key] !== undefined;
+      return won ? besideIt(old, won, wasCarried) : besideIt(record, old, wasCarried);
     });
     const pieces = new Set([...have.records, ...put].filter(pieceKind.is).map(p => p.id));
     const ids = new Set([...have.records, ...put].map(r => r.id));

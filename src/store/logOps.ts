@@ -7,7 +7,7 @@ import { inLogOrder, type Reader, storable } from './reader';
 import type { StoreParts } from './recordOps';
 import type { NewEntry, Store } from './store';
 import { StoreError } from './storeError';
-import { dropSummary } from './summaryOps';
+import { dropSummary } from './dropSummary';
 import { SUMMARIES_TABLE } from './tables';
 
 const LOG_AND_PIECES = [LOG_TABLE, pieceKind.table, SUMMARIES_TABLE];

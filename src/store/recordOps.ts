@@ -5,7 +5,7 @@ import { DEFAULT_SETTINGS, type Settings, settingsSpec } from '../records/settin
 import type { Backend, Tables } from './backend';
 import { type Reader, storable } from './reader';
 import type { Store, StoreChange } from './store';
-import { dropSummary } from './summaryOps';
+import { dropSummary } from './dropSummary';
 import { SETTINGS_TABLE, SUMMARIES_TABLE } from './tables';
 
 /** What the parts of a store share. */

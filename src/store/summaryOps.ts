@@ -10,10 +10,6 @@ import { SUMMARIES_TABLE } from './tables';
 
 const PIECES = pieceKind.table;
 
-/** What was made of a piece or its log holds no longer: to be called wherever one of the two is written, in the same transaction. */
-export const dropSummary = (tables: Tables, pieceId: string): Promise<void> =>
-  tables.remove(SUMMARIES_TABLE, pieceId);
-
 const revisionOf = (raw: unknown): unknown => (isObject(raw) ? raw['revision'] : undefined);
 
 /** Whether a summary is still of what stands here. */

@@ -13,7 +13,8 @@ import { type Batch, isEmptyBatch } from './batch';
 import { storable } from './reader';
 import type { StoreParts } from './recordOps';
 import type { Store } from './store';
-import { dropSummary, summariesIn } from './summaryOps';
+import { dropSummary } from './dropSummary';
+import { summariesIn } from './summaryOps';
 import { ATTACHMENTS_TABLE, LINEAGE, META_TABLE, SUMMARIES_TABLE } from './tables';
 
 type Kinds = ReadonlyArray<Kind<StoredRecord>>;
