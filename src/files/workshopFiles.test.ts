@@ -6,6 +6,7 @@ import { makePlan } from '../core/plan/makePlan';
 import type { Attachment } from '../records/attachment';
 import { pieceKind } from '../records/piece';
 import { recipeKind } from '../records/recipe';
+import { recordKey } from '../records/register';
 import { ofKind } from '../records/snapshot';
 import { aPiece, anEntry, aSnapshot, aWool } from '../records/testing/build';
 import { woolKind } from '../records/wool';
@@ -213,11 +214,25 @@ describe('what cannot be read', () => {
 });
 
 describe('files of earlier builds', () => {
+  it('build-5, which was carried between two devices, says what its record has grown from', () => {
+    const text = readFileSync(new URL('../../fixtures/build-5/workshop.json', import.meta.url), 'utf8');
+    const { snapshot } = readBack(bytesOf(text));
+    const { lineage = {} } = snapshot;
+    expect(Object.values(lineage)).toEqual([['1 2026-11-28T11:49:35.710Z', '2 2026-11-28T10:01:00.000Z']]);
+    const [key = ''] = Object.keys(lineage);
+    const stays = snapshot.records.find(r => recordKey(r) === key);
+    expect(stays).toMatchObject({ notes: 'At the table, again.', deletedAt: null });
+    expect(snapshot.records.filter(r => r.deletedAt !== null)).toEqual([
+      expect.objectContaining({ notes: 'At the sink.', deletedAt: '2026-11-28T10:02:00.000Z' }),
+    ]);
+  });
+
   it.each([
     ['build-1', 13],
     ['build-2', 23],
     ['build-3', 29],
     ['build-4', 47],
+    ['build-5', 48],
   ])('%s reads as it was: all %i records, every entry, and every plan as it stood', (build, count) => {
     const text = readFileSync(new URL(`../../fixtures/${build}/workshop.json`, import.meta.url), 'utf8');
     const raw = z
