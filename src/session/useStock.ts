@@ -50,11 +50,19 @@ export const useLedger = () => {
     [history, clock, takeBackAll],
   );
   return {
-    /** Adds lines as one step; undo takes them back by others. */
+    /** Adds lines as one step; undo takes them back by others. Settles when they are durable: whether they are; a failure is told. */
     append: useCallback(
-      (lines: readonly NewStockLine[], label: string): void => {
-        Promise.all(lines.map(write)).then(entries => push(entries, label), failed);
-      },
+      (lines: readonly NewStockLine[], label: string): Promise<boolean> =>
+        Promise.all(lines.map(write)).then(
+          entries => {
+            push(entries, label);
+            return true;
+          },
+          (error: unknown) => {
+            failed(error);
+            return false;
+          },
+        ),
       [write, push, failed],
     ),
     /** Takes a line back; undo lets it stand again. */

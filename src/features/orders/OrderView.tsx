@@ -74,8 +74,10 @@ const Ending = ({ order, change, schedule }: SectionProps) => {
         paid: order.sort === 'gift' ? null : linePaid(line, left, book.products),
         orderId: order.id,
       }));
-    if (moves.length > 0) append(moves, `hand over ${order.name}`);
-    change(o => ({ ...o, doneAt: nowIso() }), 'handed over');
+    // It is said to be handed over once the ledger has it: leaving the page in the middle leaves it open.
+    const done = (): void => change(o => ({ ...o, doneAt: nowIso() }), 'handed over');
+    if (moves.length === 0) done();
+    else void append(moves, `hand over ${order.name}`).then(isKept => isKept && done());
   };
   const short = priced.filter(
     p => p.left > 0 && (book.stock.get(p.line.productId ?? '')?.onHand ?? 0) < p.left,

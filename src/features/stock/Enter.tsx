@@ -33,7 +33,7 @@ export const Enter = (props: { readonly product: Product; readonly orders: reado
   const after = onHandAfter(onHand, move, count);
   const enter = (): void => {
     const isSold = move === 'sold';
-    append(
+    void append(
       [
         {
           productId: product.id,

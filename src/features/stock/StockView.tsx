@@ -30,7 +30,7 @@ const Unstocked = () => {
           </span>
           <Button
             onClick={() =>
-              append(
+              void append(
                 [{ productId: product.id, move: 'made', count: piece.plan.pieces, pieceId: piece.id }],
                 `into stock: ${piece.name}`,
               )
