@@ -27,6 +27,8 @@ export interface KindSpec<T extends StoredRecord> {
   readonly partOf?: (record: T) => Reference;
   /** Hashes of the attachments that it holds. */
   readonly attachments?: (record: T) => readonly string[];
+  /** There is one only, or it never changes: two versions of it are never kept beside one another. */
+  readonly isAlone?: true;
 }
 
 /** A kind as the register has it: what it says, asked of any record. */
@@ -38,6 +40,7 @@ export interface Kind<T extends StoredRecord> extends RecordSpec<T> {
   readonly refersTo: (record: StoredRecord) => readonly Reference[];
   readonly partOf: (record: StoredRecord) => Reference | null;
   readonly attachments: (record: StoredRecord) => readonly string[];
+  readonly isAlone: boolean;
 }
 
 /** Puts what a kind says of itself into the shape in which any record can be asked. */
@@ -53,6 +56,7 @@ export const defineKind = <T extends StoredRecord>(spec: KindSpec<T>): Kind<T> =
     nameOf: record => (is(record) ? spec.nameOf(record) : record.id),
     refersTo: record => (is(record) ? (spec.refersTo?.(record) ?? []) : []),
     partOf: record => (is(record) ? (spec.partOf?.(record) ?? null) : null),
+    isAlone: spec.isAlone ?? false,
     attachments: record => (is(record) ? (spec.attachments?.(record) ?? []) : []),
   };
 };

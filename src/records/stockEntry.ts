@@ -28,6 +28,7 @@ export const stockEntryKind = defineKind<StockEntry>({
   kind: 'stockEntry',
   table: 'stock',
   since: 6,
+  isAlone: true,
   schema: StockEntrySchema,
   migrations: [],
   nameOf: entry => `${entry.move} ${entry.count}`,

@@ -48,6 +48,7 @@ export const workplaceKind = defineKind<Workplace>({
   kind: 'workplace',
   table: 'workplaces',
   since: 6,
+  isAlone: true,
   schema: WorkplaceSchema,
   migrations: [],
   nameOf: () => 'hours and money',

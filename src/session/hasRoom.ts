@@ -1,3 +1,5 @@
+import { freeBytes } from './freeBytes';
+
 /** What is kept beside the workshop may not take the room that the workshop needs: so much must be free, bytes. */
 const ROOM = 100 * 1024 * 1024;
 
@@ -6,7 +8,6 @@ const ROOM = 100 * 1024 * 1024;
  * that this is no proof: nothing large may be begun on its word alone.
  */
 export const hasRoom = async (): Promise<boolean> => {
-  const { storage }: { readonly storage?: StorageManager } = navigator;
-  const { quota, usage = 0 } = (await storage?.estimate?.()) ?? {};
-  return quota === undefined || quota - usage >= ROOM;
+  const free = await freeBytes();
+  return free === null || free >= ROOM;
 };

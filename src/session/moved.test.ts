@@ -106,7 +106,12 @@ const play = async (steps: readonly Step[]) => {
   return { devices, model };
 };
 
-const shown = ({ id, name, notes, deletedAt }: Piece): unknown => ({ id, name, notes, deletedAt });
+const shown = ({ id, name, notes, deletedAt }: Piece): unknown => ({
+  id,
+  name,
+  notes,
+  isGone: deletedAt !== null,
+});
 
 describe('a workshop that is carried between a laptop and a tablet, with work on both', () => {
   it('is joined: nothing is lost, nothing is there twice, and both show the same', async () => {

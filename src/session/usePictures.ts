@@ -1,3 +1,4 @@
+import { freeBytes } from './freeBytes';
 import { useCallback, useEffect, useState } from 'react';
 import { type Issue, issue } from '../core/issues';
 import { PICTURE_TYPE } from '../workers/preparePicture';
@@ -16,8 +17,8 @@ const FREE_BYTES = 30_000_000;
 
 /** Whether the browser still has room for so many bytes; true where it does not say. */
 const hasRoom = async (bytes: number): Promise<boolean> => {
-  const { quota, usage } = (await navigator.storage?.estimate?.()) ?? {};
-  return quota === undefined || usage === undefined || quota - usage > bytes + FREE_BYTES;
+  const free = await freeBytes();
+  return free === null || free > bytes + FREE_BYTES;
 };
 
 /** A kept picture, as records and logs name it. */

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { freeBytes } from './freeBytes';
 import { useUnsaved } from './useUnsaved';
 
 /** So much must be free at least, bytes: what a browser needs to go on writing. Common practice. */
@@ -22,11 +23,7 @@ export const useRoomShort = (): number | null => {
   const { fileBytes } = useUnsaved();
   const { data = null } = useQuery({
     queryKey: ['room'],
-    queryFn: async () => {
-      const { storage }: { readonly storage?: StorageManager } = navigator;
-      const { quota, usage = 0 } = (await storage?.estimate?.()) ?? {};
-      return quota === undefined ? null : Math.max(0, quota - usage);
-    },
+    queryFn: freeBytes,
     staleTime: LOOKS_MS,
     refetchInterval: LOOKS_MS,
   });

@@ -1,26 +1,40 @@
-import { useQueries } from '@tanstack/react-query';
+import { useQueries, type UseQueryResult } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import type { Entry } from '../records/entry';
 import { type Piece, pieceKind } from '../records/piece';
 import { useWorkshop } from './workshop';
+
+/** What was read, in order. One and the same function, so that what did not change stays one and the same. */
+const dataOf = <T>(results: ReadonlyArray<UseQueryResult<T>>): ReadonlyArray<T | undefined> =>
+  results.map(r => r.data);
+
+const useRead = (ids: readonly string[]): ReadonlyArray<Piece | null | undefined> => {
+  const { cache } = useWorkshop();
+  return useQueries({ queries: ids.map(id => cache.one(pieceKind, id)), combine: dataOf<Piece | null> });
+};
+
+/** Some pieces without their logs, in the order they are named; those that are still being read, or gone, are left out. */
+export const usePiecesNamed = (ids: readonly string[]): readonly Piece[] => {
+  const read = useRead(ids);
+  return useMemo(() => read.flatMap(piece => piece ?? []), [read]);
+};
 
 /** Some pieces with their whole logs, in the order they are named; those that are still being read, or gone, are left out. */
 export const useSomePieces = (
   ids: readonly string[],
 ): ReadonlyArray<{ readonly piece: Piece; readonly log: readonly Entry[] }> => {
   const { cache } = useWorkshop();
-  const pieces = useQueries({ queries: ids.map(id => cache.one(pieceKind, id)) });
-  const logs = useQueries({ queries: ids.map(id => cache.entries(id)) });
-  return pieces.flatMap(({ data: piece }, i) => {
-    const log = logs[i]?.data;
-    return piece && log ? [{ piece, log }] : [];
+  const pieces = useRead(ids);
+  const logs = useQueries({
+    queries: ids.map(id => cache.entries(id)),
+    combine: dataOf<readonly Entry[]>,
   });
-};
-
-/** Some pieces without their logs, in the order they are named; those that are still being read, or gone, are left out. */
-export const usePiecesNamed = (ids: readonly string[]): readonly Piece[] => {
-  const { cache } = useWorkshop();
-  return useQueries({
-    queries: ids.map(id => cache.one(pieceKind, id)),
-    combine: results => results.flatMap(({ data }) => (data ? [data] : [])),
-  });
+  return useMemo(
+    () =>
+      pieces.flatMap((piece, i) => {
+        const log = logs[i];
+        return piece && log ? [{ piece, log }] : [];
+      }),
+    [pieces, logs],
+  );
 };

@@ -39,7 +39,10 @@ const isNewer = (a: StoredRecord, b: StoredRecord): boolean =>
 
 const standingOf = (there: StoredRecord, here: StoredRecord | undefined): RecordComparison => {
   if (!here) return 'new';
-  if (dequal(content(there), content(here))) return 'same';
+  const areBoth = here.deletedAt !== null && there.deletedAt !== null;
+  // In the bin it is in the bin, whenever it was put there.
+  const asHere = areBoth ? { ...there, deletedAt: here.deletedAt } : there;
+  if (dequal(content(asHere), content(here))) return 'same';
   if (here.deletedAt !== null && there.deletedAt === null) return isNewer(there, here) ? 'newer' : 'deleted';
   return isNewer(there, here) ? 'newer' : 'older';
 };
@@ -87,29 +90,29 @@ export interface ImportResult {
   readonly changed: RecordBefore;
 }
 
-/** Kinds of which there is one only, or that are never changed: nothing of them is kept beside. */
-const ONE_ONLY = new Set(['workplace', 'stockEntry']);
-
 /**
  * The version that gives way, where both were changed apart from one another: it goes to the bin beside the other, under a name that is the same
  * on both devices, so that it is there once.
  */
-const besideIt = (lost: StoredRecord, won: StoredRecord, wasCarried: boolean): readonly StoredRecord[] => {
+const besideIt = (
+  lost: StoredRecord,
+  won: StoredRecord,
+  { wasCarried, now }: { readonly wasCarried: boolean; readonly now: string },
+): readonly StoredRecord[] => {
   // Of one that was only put into the bin, nothing gives way.
   const isSame = dequal({ ...content(lost), deletedAt: null }, { ...content(won), deletedAt: null });
   // Nor of one that no hand has changed since it was made, as the sample on each device is.
   const isUntouched = lost.revision === 1 && !wasCarried;
-  if (isSame || isUntouched || ONE_ONLY.has(lost.kind)) return [];
+  if (isSame || isUntouched || (kindOf(lost)?.isAlone ?? true)) return [];
   const name: unknown = Reflect.get(lost, 'name');
-  const at = won.updatedAt > lost.updatedAt ? won.updatedAt : lost.updatedAt;
   return [
     {
       ...lost,
       ...(typeof name === 'string' ? { name: `${name.slice(0, MOST_NAME)}, changed elsewhere` } : {}),
       id: `${lost.id.slice(0, MOST_ID)}-${lost.revision}-${Date.parse(lost.updatedAt).toString(36)}`,
       revision: 1,
-      updatedAt: at,
-      deletedAt: at,
+      // From now on, or it would be cleared out of the bin before anybody saw it.
+      deletedAt: now,
     },
   ];
 };
@@ -171,7 +174,8 @@ export const planImport =
       const key = recordKey(record);
       const won = taking.get(key);
       const wasCarried = have.lineage?.[key] !== undefined || file.lineage?.[key] !== undefined;
-      return won ? besideIt(old, won, wasCarried) : besideIt(record, old, wasCarried);
+      const of = { wasCarried, now };
+      return won ? besideIt(old, won, of) : besideIt(record, old, of);
     });
     const pieces = new Set([...have.records, ...put].filter(pieceKind.is).map(p => p.id));
     const ids = new Set([...have.records, ...put].map(r => r.id));

@@ -24,14 +24,15 @@ export const RestLine = (props: {
   const now = useNow(LOOKS_MS);
   const from = dayStartMs(now);
   const worked = useSummaries().filter(s => s.lastAt !== null && Date.parse(s.lastAt) >= from);
-  const all = useDeferredValue(useSomePieces(worked.map(s => s.id)).flatMap(p => p.log));
+  const pieces = useDeferredValue(useSomePieces(worked.map(s => s.id)));
   const today = useMemo(() => {
+    const all = pieces.flatMap(p => p.log);
     const entries = [...logsSince(all, from).values()]
       .flatMap(entriesInForce)
       .map(e => ({ atMs: Date.parse(e.at), act: e.act }))
       .toSorted((a, b) => a.atMs - b.atMs);
     return bodyWork(entries, from, now);
-  }, [all, from, now]);
+  }, [pieces, from, now]);
   const away = lastMs === null ? 0 : Math.floor((now - lastMs) / 60_000);
   const isDue = settings.restEvery > 0 && today.rollsSinceRest >= settings.restEvery;
   const done = (
