@@ -130,6 +130,7 @@ test('a picture of 12 million points is turned upright, made smaller, and rid of
   test.setTimeout(120_000);
   await page.goto(`${MAT}/bench`);
   const camera = await cameraPicture(page, 4000, 3000);
+  await page.locator('input[capture]').waitFor({ state: 'attached' });
   // As it comes from the camera it says where it was taken: the reader can see that.
   expect(await exifr.parse(camera, { gps: true, tiff: true })).toMatchObject({
     Make: 'Nobody & Co',

@@ -37,7 +37,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
     why: 'The store knows no interface.',
   },
   workers: {
-    below: ['core', 'records', 'words', 'drawing', 'files'],
+    below: ['core', 'records', 'words', 'drawing', 'files', 'store'],
     packages: ['@expo-google-fonts/atkinson-hyperlegible-next', 'jsqr', 'workbox-precaching'],
     why: 'Workers know no interface.',
   },

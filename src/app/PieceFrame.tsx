@@ -4,7 +4,6 @@ import type { PlanInput } from '../core/plan/planInput';
 import { AgainDialog } from '../features/again/AgainDialog';
 import { CardDialog } from '../features/card/CardDialog';
 import { fileName } from '../files/download';
-import { onePiece } from '../files/writeWorkshop';
 import type { Entry } from '../records/entry';
 import { newLine, newOrder, orderKind } from '../records/order';
 import { type Piece, pieceAgain } from '../records/piece';
@@ -65,11 +64,7 @@ const usePieceActs = (piece: Piece) => {
   const addOrder = useAdd(orderKind);
   const { undo } = useUndo();
   const { tell, failed } = useNotify();
-  const save = (): void =>
-    saveFile.save(
-      s => onePiece(s, piece.id),
-      ending => fileName(piece.name, ending),
-    );
+  const save = (): void => saveFile.save(piece.id, ending => fileName(piece.name, ending));
   const again = (plan: PlanInput = piece.plan, woolId: string | null = piece.woolId): void => {
     const planned = pieceAgain(piece, { id: chance.newId(), name: `${piece.name}, again`, now: nowIso() });
     const copy = withPlan({ ...planned, woolId }, plan);

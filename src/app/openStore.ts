@@ -8,7 +8,7 @@ import { idbStore, memoryStore } from '../store/makeStore';
 import { NO_BATCH } from '../store/batch';
 import type { Store } from '../store/store';
 
-const DATABASE = 'jorrit';
+export const DATABASE = 'jorrit';
 const TRIES = 8;
 const PAUSE_MS = 500;
 /** After so long it is said that the workshop is not open yet, and what may help. */

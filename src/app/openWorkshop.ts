@@ -13,7 +13,7 @@ import { browserTabs } from '../session/tabs';
 import { makeWorkshop, type Workshop } from '../session/workshop';
 import { isOverdue, planPurge } from '../store/clearing';
 import { backgroundWorkers } from '../workers/background';
-import { offerSample, openStore } from './openStore';
+import { DATABASE, offerSample, openStore } from './openStore';
 
 /** A workshop that is open, and what has to be said of it for the whole stay. */
 export interface Opening {
@@ -45,6 +45,7 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
   const workshop = makeWorkshop({
     store,
     isKept,
+    ...(isKept ? { database: DATABASE } : {}),
     notes,
     tab,
     clock: systemClock,

@@ -3,7 +3,7 @@ import type { Stage } from '../core/log/stageOf';
 import { isObject } from './migrate';
 
 /** The version of a summary that this program writes; one of another is made anew. Counted up when anything that it is made of changes. */
-export const SUMMARY_VERSION = 1;
+export const SUMMARY_VERSION = 2;
 
 /** A line of a piece as it is drawn on the table: what it stands for, and its SVG path, mm. */
 export interface SummaryLine {
@@ -28,8 +28,10 @@ export interface PieceSummary {
   readonly updatedAt: string;
   readonly deletedAt: string | null;
   readonly finishedAt: string | null;
+  /** Of the sample, whatever was changed of it. */
+  readonly isOfSample: boolean;
   /** Of the sample, and not changed since. */
-  readonly isSample: boolean;
+  readonly isUntouched: boolean;
   readonly woolId: string | null;
   /** Every wool that it is made of. */
   readonly woolIds: readonly string[];

@@ -10,10 +10,8 @@ const AFTER_MS = 2_000;
 /** Writes the workshop, pictures by their names only. */
 export type WriteDay = (workshop: Workshop) => Promise<Uint8Array>;
 
-const writeDay: WriteDay = async workshop => {
-  const { writtenFile } = await import('./writtenFile');
-  return (await writtenFile(workshop, { pictures: false })).file.bytes;
-};
+const writeDay: WriteDay = async ({ whole, nowIso }) =>
+  (await whole.save({ pieceId: null, pictures: false, exportedAt: nowIso() })).file.bytes;
 
 interface DayKeeping {
   readonly copies: DayCopies;

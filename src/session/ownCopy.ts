@@ -43,9 +43,8 @@ const mayWrite = async (handle: FileSystemFileHandle & Permitted): Promise<boole
   ((await handle.queryPermission?.(WRITE)) ?? 'granted') === 'granted';
 
 /** Writes the whole workshop into it: beside what is there, and put in its place when it is whole. */
-const writeInto = async (workshop: Workshop, handle: FileSystemFileHandle): Promise<number> => {
-  const { writtenFile } = await import('./writtenFile');
-  const { file } = await writtenFile(workshop);
+const writeInto = async ({ whole, nowIso }: Workshop, handle: FileSystemFileHandle): Promise<number> => {
+  const { file } = await whole.save({ pieceId: null, pictures: true, exportedAt: nowIso() });
   const out = await handle.createWritable();
   await out.write(new Uint8Array(file.bytes));
   await out.close();

@@ -3,10 +3,14 @@ import type { JobOptions } from '../workers/client';
 
 /** A job that takes longer than a blink: how far it is, and what stops it. */
 export interface LongJob {
-  /** How far it is: pictures of how many; null before that is known. */
-  readonly progress: { readonly done: number; readonly of: number } | null;
-  readonly stop: () => void;
+  /** How far it is, per cent; null before that is known. */
+  readonly percent: number | null;
+  /** Null once it is being done whole: stopping it comes too late. */
+  readonly stop: (() => void) | null;
 }
+
+/** From here on a job is done whole. */
+export const DECIDED_PERCENT = 90;
 
 /** Runs one long job at a time; gives what it is while it runs. One that was stopped fails nobody. */
 export const useLongJob = (
@@ -17,8 +21,11 @@ export const useLongJob = (
     (work: (job: JobOptions) => Promise<void>): void => {
       const stopping = new AbortController();
       const stop = (): void => stopping.abort();
-      setJob({ progress: null, stop });
-      const onProgress = (done: number, of: number): void => setJob({ progress: { done, of }, stop });
+      setJob({ percent: null, stop });
+      const onProgress = (done: number, of: number): void => {
+        const percent = (100 * done) / of;
+        setJob({ percent, stop: percent < DECIDED_PERCENT ? stop : null });
+      };
       work({ signal: stopping.signal, onProgress })
         .catch((error: unknown) => {
           if (!stopping.signal.aborted) failed(error);

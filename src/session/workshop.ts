@@ -11,6 +11,7 @@ import { type Learner, makeLearner } from './learner';
 import { makeOutbox, type Outbox } from './outbox';
 import type { Notes } from './notes';
 import { makeSummaries, type SummariesCache } from './summaries';
+import { type Whole, wholeHere, wholeInWorker } from './whole';
 import { makeUnsaved, type UnsavedCount } from './unsaved';
 
 /**
@@ -35,6 +36,8 @@ export interface Workshop {
   /** What is half typed or half counted, kept beyond the tab where the browser does. */
   readonly notes: Notes;
   readonly workers: Workers;
+  /** The workshop out to a file, and files in. */
+  readonly whole: Whole;
   /** What is in this browser only, since the last file. */
   readonly unsaved: UnsavedCount;
   /** Ends what it has under way. */
@@ -50,7 +53,7 @@ export interface Workers {
   readonly quiet: WorkerClient;
 }
 
-/** Puts a workshop together. @param tab name of this tab, for its notes */
+/** Puts a workshop together. @param tab name of this tab, for its notes  @param database where its store is the browser's own, that one's name */
 export const makeWorkshop = (of: {
   readonly store: Store;
   readonly clock: Clock;
@@ -59,6 +62,7 @@ export const makeWorkshop = (of: {
   readonly workers: Workers;
   readonly tab: string;
   readonly isKept: boolean;
+  readonly database?: string;
 }): Workshop => {
   const { store, clock, chance, notes, workers } = of;
   const client = new QueryClient({
@@ -84,6 +88,7 @@ export const makeWorkshop = (of: {
     learner: makeLearner(),
     notes,
     workers,
+    whole: of.database === undefined ? wholeHere(store) : wholeInWorker(workers.long, of.database),
     unsaved,
     close: () => {
       for (const leave of leaves) leave();

@@ -124,7 +124,7 @@ export const wholeOps = (
           typeof deletedAt === 'string' ? [deletedAt] : [],
         );
         return {
-          hasOwn: kept.some(s => !s.isSample) || known.some(r => r.sample !== true || r.revision !== 1),
+          hasOwn: kept.some(s => !s.isUntouched) || known.some(r => r.sample !== true || r.revision !== 1),
           firstDeletedAt: deleted.reduce<string | null>((a, b) => (a === null || b < a ? b : a), null),
         };
       }),

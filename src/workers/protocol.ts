@@ -19,13 +19,11 @@ import type { RecipeCard } from '../records/recipeCard';
 import type { CardPage, CardPaper } from '../files/recipeCardPdf';
 import type { ListSection } from '../files/listPdf';
 import type { Label } from '../files/labelsPdf';
-import type { WorkshopFile, WrittenFile } from '../files/fileTypes';
 import type { SvgOutlines } from '../files/svgOutlines';
-import type { Attachment } from '../records/attachment';
-import type { Snapshot } from '../records/snapshot';
 import type { PieceSummary, RawPiece } from '../records/summary';
 import type { PreparedPictures } from './preparePicture';
 import type { Template } from '../drawing/template';
+import type { OpenAsk, OpenOutcome, SaveAsk, Saved, TurnedBack } from './wholeWork';
 
 /** Work that is done off the main thread. Both sides read it. */
 export interface Jobs {
@@ -73,19 +71,23 @@ export interface Jobs {
     readonly request: { readonly labels: readonly Label[]; readonly title: string };
     readonly answer: ArrayBuffer;
   };
-  /** The whole workshop as a file, read back before it is handed over. */
-  readonly writeWorkshop: {
-    readonly request: {
-      readonly snapshot: Snapshot;
-      readonly attachments: readonly Attachment[];
-      readonly exportedAt: string;
-    };
-    readonly answer: Result<WrittenFile>;
+  /** A workshop of the browser's own database, or a piece of it, as a file that was read back. */
+  readonly saveWhole: {
+    readonly request: { readonly database: string; readonly ask: SaveAsk };
+    readonly answer: Result<Saved>;
   };
-  /** A workshop file, JSON or zip, checked whole. */
-  readonly readWorkshop: {
-    readonly request: { readonly bytes: Uint8Array; readonly at: string };
-    readonly answer: Result<WorkshopFile>;
+  /** A workshop file, JSON or zip, checked whole and taken into the browser's own database. */
+  readonly openWhole: {
+    readonly request: { readonly database: string; readonly ask: OpenAsk };
+    readonly answer: Result<OpenOutcome>;
+  };
+  /** A reading taken back, or brought again. */
+  readonly takeBackWhole: {
+    readonly request: {
+      readonly database: string;
+      readonly ask: { readonly back: Uint8Array; readonly at: string };
+    };
+    readonly answer: Result<TurnedBack>;
   };
   /** A picture made ready to be kept. */
   readonly picture: {
@@ -152,8 +154,10 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   listPdf: 30_000,
   labelsPdf: 30_000,
   blends: 60_000,
-  writeWorkshop: 60_000,
-  readWorkshop: 60_000,
+  // Years of work, read and written on a slow device.
+  saveWhole: 300_000,
+  openWhole: 300_000,
+  takeBackWhole: 300_000,
   picture: 30_000,
   recordRows: 60_000,
   recipeCardPdf: 30_000,

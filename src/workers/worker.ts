@@ -4,6 +4,8 @@ import { saidBy } from '../core/felting/pooledPrior';
 import { inferenceKept } from '../core/felting/infer';
 import type { recordRowsKept } from '../core/record/recordRow';
 import { issue } from '../core/issues';
+import { err, ok, type Result } from '../core/result';
+import type { Store } from '../store/store';
 import type { JobAnswer, JobRequest, JobName, Jobs } from './protocol';
 
 const inferred = inferenceKept();
@@ -33,6 +35,27 @@ type JobRunner = {
 };
 
 const handedOver = (answer: ArrayBuffer) => ({ answer, transfer: [answer] });
+
+const buffersOf = (bytes: Uint8Array): Transferable[] =>
+  bytes.buffer instanceof ArrayBuffer ? [bytes.buffer] : [];
+
+/** Does a piece of work over the browser's own database, as another tab would: what it changes is told to the pages that are open. */
+const inDatabase = async <T>(name: string, work: (store: Store) => Promise<T>): Promise<Result<T>> => {
+  const [{ idbStore }, { storeError }] = await Promise.all([
+    import('../store/makeStore'),
+    import('../store/storeError'),
+  ]);
+  try {
+    const store = await idbStore({ name, clock: () => new Date().toISOString() });
+    try {
+      return ok(await work(store));
+    } finally {
+      store.close();
+    }
+  } catch (error) {
+    return err(storeError(error).issue);
+  }
+};
 
 /** What is done for each job. Only what the bench asks for is here from the start; all else is fetched when it is wanted. */
 const WORK: JobRunner = {
@@ -102,13 +125,26 @@ const WORK: JobRunner = {
     const { preparePicture } = await import('./preparePicture');
     return { answer: await preparePicture(bytes, progress) };
   },
-  writeWorkshop: async (request, progress) => {
-    const { writeWorkshop } = await import('../files/writeWorkshop');
-    return { answer: writeWorkshop({ ...request, onFile: progress }) };
+  saveWhole: async ({ database, ask }, progress) => {
+    const { saveWhole } = await import('./wholeWork');
+    const answer = await inDatabase(database, store =>
+      saveWhole(store, ask, percent => progress(percent, 100)),
+    );
+    const saved = answer.ok ? answer.value : answer;
+    return { answer: saved, transfer: saved.ok ? buffersOf(saved.value.file.bytes) : [] };
   },
-  readWorkshop: async ({ bytes, at }, progress) => {
-    const { readWorkshop } = await import('../files/readWorkshop');
-    return { answer: readWorkshop(bytes, at, progress) };
+  openWhole: async ({ database, ask }, progress) => {
+    const { openWhole } = await import('./wholeWork');
+    const answer = await inDatabase(database, store =>
+      openWhole(store, ask, percent => progress(percent, 100)),
+    );
+    const isTaken = answer.ok && answer.value.is === 'taken';
+    return { answer, transfer: isTaken ? buffersOf(answer.value.report.back) : [] };
+  },
+  takeBackWhole: async ({ database, ask }) => {
+    const { takeBackWhole } = await import('./wholeWork');
+    const answer = await inDatabase(database, store => takeBackWhole(store, ask));
+    return { answer, transfer: answer.ok ? buffersOf(answer.value.back) : [] };
   },
 };
 

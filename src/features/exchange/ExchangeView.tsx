@@ -8,7 +8,7 @@ import { abilities } from '../../session/abilities';
 import { useRoomShort } from '../../session/useRoomLeft';
 import { useUnsaved } from '../../session/useUnsaved';
 import { usePersisted } from '../../session/usePersisted';
-import { useAllPieces } from '../../session/useRecords';
+import { useSummaries } from '../../session/useSummaries';
 import { useReadFile } from '../../session/useReadFile';
 import { useSaveFile } from '../../session/useSaveFile';
 import { useUndo } from '../../session/useUndo';
@@ -23,7 +23,6 @@ import { Cautions } from './Cautions';
 import { DaysBack } from './DaysBack';
 import { KeptCopy } from './KeptCopy';
 import { ReadIn } from './ReadIn';
-import { sampleCounts } from './sampleCounts';
 
 /** What the browser says of how long it keeps the workshop. */
 const persistedWords = (persisted: boolean | null, isKept: boolean): string => {
@@ -50,12 +49,7 @@ const Save = () => {
       <Button
         look="main"
         disabled={job !== null}
-        onClick={() =>
-          save(
-            all => all,
-            ending => `jorrit-workshop-${localDay(nowIso())}.${ending}`,
-          )
-        }
+        onClick={() => save(null, ending => `jorrit-workshop-${localDay(nowIso())}.${ending}`)}
       >
         Save to a file
       </Button>
@@ -152,7 +146,7 @@ const Sample = () => {
   const { undo } = useUndo();
   const { tell, failed } = useNotify();
   const clear = useClearSample();
-  const sample = sampleCounts(useAllPieces());
+  const pieces = useSummaries().filter(s => s.isOfSample).length;
   const clearSample = (): void => {
     clear().then(
       () => tell({ text: 'The sample is cleared.', action: { label: 'Undo', run: undo } }),
@@ -164,10 +158,10 @@ const Sample = () => {
       <h2 id="sample" className="border-t-2 border-ink pt-1 text-lg font-semibold">
         Sample workshop
       </h2>
-      {sample.pieces > 0 ? (
+      {pieces > 0 ? (
         <>
           <p className="mb-2">
-            {sample.pieces} made-up pieces are here to look at. Clearing them leaves your own pieces alone.
+            {pieces} made-up pieces are here to look at. Clearing them leaves your own pieces alone.
           </p>
           <Button onClick={clearSample}>Clear the sample</Button>
         </>

@@ -4,14 +4,15 @@ import { ISSUES, issueText } from '../../words/issues';
 import { recordKey } from '../../records/register';
 import type { ChosenFile, useReadFile } from '../../session/useReadFile';
 import { useUndo } from '../../session/useUndo';
-import type { Difference, ImportResult as Report, RecordComparison } from '../../store/importing';
+import type { Difference, RecordComparison } from '../../store/importing';
+import type { TakenIn } from '../../workers/wholeWork';
 import { Button } from '../../ui/Button';
 import { JobLine } from '../../ui/JobLine';
 import { FileButton } from '../../ui/FileButton';
 
 const MOST_ISSUES = 8;
 
-const reportWords = (r: Report): string =>
+const reportWords = (r: TakenIn): string =>
   `Opened: ${r.added} new, ${r.replaced} updated, ${r.kept} already here; ${r.entriesAdded} log entries added.`;
 
 const STANDING: Readonly<Record<RecordComparison, string>> = {

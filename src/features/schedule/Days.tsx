@@ -14,7 +14,7 @@ import { timeAfter } from '../../words/schedule';
 import { Block } from './Block';
 import { BlockLine } from './BlockLine';
 import { DayLane } from './DayLane';
-import { axisOf, type BlockOfDay, blockKey, type DayRow, hourOf, movedBy, STEP_MIN } from './dayRows';
+import { axisOf, type BlockOfDay, blockKey, type DayRow, hourOf, STEP_MIN } from './dayRows';
 
 /** So many days are shown at first. */
 const SHOWN = 14;
@@ -27,6 +27,8 @@ export const Days = (props: {
   readonly colourOf: (of: string) => string | null;
   readonly onSelect: (block: BlockOfDay) => void;
   readonly onPut: (block: BlockOfDay, startMs: number) => void;
+  /** Minutes on or back from where it was put last. */
+  readonly onStep: (block: BlockOfDay, minutes: number) => void;
   readonly onLetGo: (block: BlockOfDay) => void;
 }) => {
   const { rows } = props;
@@ -91,7 +93,7 @@ export const Days = (props: {
                         isBroken={props.broken.has(block.task.id)}
                         isSelected={props.selected === block.task.id}
                         onSelect={() => props.onSelect(block)}
-                        onMove={minutes => props.onPut(block, movedBy(block.startMs, minutes))}
+                        onMove={minutes => props.onStep(block, minutes)}
                         onLetGo={() => props.onLetGo(block)}
                       />
                     </li>

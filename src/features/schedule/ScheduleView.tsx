@@ -5,6 +5,7 @@ import { download } from '../../files/download';
 import { isoTime, localDay, localTime } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { classTimes } from '../../session/openWork';
+import type { Workplace } from '../../records/workplace';
 import { promiseSaid } from '../../session/promiseSaid';
 import { useSchedule } from '../../session/useOpenWork';
 import { useWools } from '../../session/useRecords';
@@ -100,23 +101,35 @@ const Today = (props: {
 /** Puts tasks by hand, and lets them go again. */
 const usePutting = () => {
   const change = useChangeWorkplace();
+  const putAt = (block: BlockOfDay, startOf: (moved: Workplace['moved']) => number): void => {
+    const { id } = block.task;
+    change(
+      w => ({
+        ...w,
+        moved: [...w.moved.filter(m => m.task !== id), { task: id, at: isoTime(startOf(w.moved)) }].slice(
+          -2000,
+        ),
+      }),
+      { label: `move ${taskWords(block.task)}`, key: `moved.${id}` },
+    );
+  };
   return {
-    put: (block: BlockOfDay, startMs: number): void => {
-      const { id } = block.task;
-      change(
-        w => ({
-          ...w,
-          moved: [...w.moved.filter(m => m.task !== id), { task: id, at: isoTime(startMs) }].slice(-2000),
-        }),
-        { label: `move ${taskWords(block.task)}`, key: `moved.${id}` },
-      );
-    },
+    put: (block: BlockOfDay, startMs: number): void => putAt(block, () => startMs),
+    /** From where it was put last, which the worker may not have laid in yet: a key pressed quickly counts every time. */
+    step: (block: BlockOfDay, minutes: number, nowMs: number): void =>
+      putAt(block, moved => movedBy(putLast(moved, block, nowMs), minutes)),
     letGo: (block: BlockOfDay): void =>
       change(w => ({ ...w, moved: w.moved.filter(m => m.task !== block.task.id) }), {
         label: `let go ${taskWords(block.task)}`,
       }),
     direct: (direction: 'early' | 'late'): void => change(w => ({ ...w, direction }), { label: 'direction' }),
   };
+};
+
+/** Where a block begins for the maker, ms: where it was put last, unless that has passed; else where it was laid in. */
+const putLast = (moved: Workplace['moved'], block: BlockOfDay, nowMs: number): number => {
+  const at = Date.parse(moved.find(m => m.task === block.task.id)?.at ?? '');
+  return at >= nowMs ? at : block.startMs;
 };
 
 /** Minutes before each stretch at which a calendar may ring. */
@@ -158,7 +171,7 @@ const Empty = () => (
 const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly planned: Planned }) => {
   const { book, open, lines } = schedule;
   const wools = useWools();
-  const { put, letGo, direct } = usePutting();
+  const { put, step, letGo, direct } = usePutting();
   const saveCalendar = useCalendar();
   const [chosen, setChosen] = useState<string | null>(null);
   const [ring, setRing] = useState<(typeof RINGS)[number]>('10');
@@ -241,6 +254,10 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
           setChosen(b.task.id);
           put(b, startMs);
         }}
+        onStep={(b, minutes) => {
+          setChosen(b.task.id);
+          step(b, minutes, planned.nowMs);
+        }}
         onLetGo={letGo}
       />
       {selected && (
@@ -249,7 +266,7 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
           breaks={planned.breaks.filter(b => b.id === selected.task.id)}
           nameOf={nameOf}
           to={toOf(selected.task.of)}
-          onMove={minutes => put(selected, movedBy(selected.startMs, minutes))}
+          onMove={minutes => step(selected, minutes, planned.nowMs)}
           onLetGo={() => letGo(selected)}
         />
       )}

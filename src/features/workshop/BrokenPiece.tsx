@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
 import { fileName } from '../../files/download';
-import { onePiece } from '../../files/writeWorkshop';
 import { pieceKind } from '../../records/piece';
 import type { PieceSummary } from '../../records/summary';
 import { useChange } from '../../session/useChanges';
@@ -20,16 +19,7 @@ export const BrokenPiece = ({ piece, why }: { readonly piece: PieceSummary; read
       </Link>
       <p>It cannot be drawn: {why}. You can fix its plan.</p>
       <div className="flex gap-2">
-        <Button
-          onClick={() =>
-            save(
-              s => onePiece(s, piece.id),
-              ending => fileName(piece.name, ending),
-            )
-          }
-        >
-          Save piece
-        </Button>
+        <Button onClick={() => save(piece.id, ending => fileName(piece.name, ending))}>Save piece</Button>
         <Button
           onClick={() =>
             change(piece.id, p => ({ ...p, deletedAt: nowIso() }), { label: `delete ${piece.name}` })
