@@ -18,10 +18,11 @@ export interface ViewAngle {
   readonly turnDeg: number;
   /** How far from above it is seen, degrees. */
   readonly tiltDeg: number;
+  /** Small pictures need fewer facets; 1440 of them, or 480. */
+  readonly detail?: 'fine' | 'small';
 }
 
-const SIDES = 48;
-const RINGS = 30;
+const DETAIL = { fine: { sides: 48, most: 30 }, small: { sides: 32, most: 16 } } as const;
 /** Light from the left, above and before; unit length. */
 const LIGHT = { x: -0.48, up: 0.62, near: 0.62 };
 const AMBIENT = 0.35;
@@ -32,14 +33,15 @@ interface Seen extends Point {
 }
 
 /** At most so many rings, the ends kept. */
-const rings = (profile: readonly ProfilePoint[]): readonly ProfilePoint[] => {
-  if (profile.length <= RINGS) return profile;
-  const step = (profile.length - 1) / (RINGS - 1);
-  return Array.from({ length: RINGS }, (_, i) => profile[Math.round(i * step)]).filter(p => p !== undefined);
+const rings = (profile: readonly ProfilePoint[], most: number): readonly ProfilePoint[] => {
+  if (profile.length <= most) return profile;
+  const step = (profile.length - 1) / (most - 1);
+  return Array.from({ length: most }, (_, i) => profile[Math.round(i * step)]).filter(p => p !== undefined);
 };
 
 /** A surface of revolution as facets, those further away first, so that nearer ones cover them. */
 export const turnedFacets = ({ profile, mouth }: Turned, look: ViewAngle): readonly Facet[] => {
+  const { sides, most } = DETAIL[look.detail ?? 'fine'];
   const tilt = (look.tiltDeg * Math.PI) / 180;
   const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)];
   const up = mouth === 'up' ? 1 : -1;
@@ -47,15 +49,15 @@ export const turnedFacets = ({ profile, mouth }: Turned, look: ViewAngle): reado
     const [x, near, z] = [p.r * Math.sin(angle), p.r * Math.cos(angle), up * p.z];
     return { x, y: near * sin - z * cos, depth: near * cos + z * sin };
   };
-  const wall = rings(profile);
+  const wall = rings(profile, most);
   const facets = wall.slice(1).flatMap((to, ring) => {
     const from = wall[ring];
     if (!from) return [];
     const [dr, dz] = [to.r - from.r, to.z - from.z];
     const length = Math.hypot(dr, dz);
     if (!(length > 0)) return [];
-    return Array.from({ length: SIDES }, (_, side): Facet & { depth: number } => {
-      const step = (2 * Math.PI) / SIDES;
+    return Array.from({ length: sides }, (_, side): Facet & { depth: number } => {
+      const step = (2 * Math.PI) / sides;
       const angle = (look.turnDeg * Math.PI) / 180 + side * step;
       const corners = [
         see(from, angle),
@@ -76,7 +78,7 @@ export const turnedFacets = ({ profile, mouth }: Turned, look: ViewAngle): reado
         corners,
         shade: isInside ? shade * INSIDE_DIMMED : shade,
         isInside,
-        isEdge: side % (SIDES / 2) === 0,
+        isEdge: side % (sides / 2) === 0,
         depth: corners.reduce((sum, c) => sum + c.depth, 0) / 4,
       };
     });

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type ActOf } from '../../core/acts/act';
 import type { PieceWording } from '../../core/acts/actSpec';
@@ -30,7 +30,10 @@ interface DiaryParts {
   readonly bench: Bench;
 }
 
-const Measured = ({ act, plan, wording }: { readonly act: ActOf<'measure'> } & DiaryParts) => {
+/** What a line of the diary needs to be told. */
+type LineParts = Pick<DiaryParts, 'plan' | 'wording'> & Pick<Bench, 'log' | 'takeBack'>;
+
+const Measured = ({ act, plan, wording }: { readonly act: ActOf<'measure'> } & LineParts) => {
   const { readings } = act;
   const share = dryShare(outcome(plan.form, { readings, grams: null, thicknessMm: null }, null));
   const read = plan.form.gauges.flatMap(g => {
@@ -49,8 +52,8 @@ const Measured = ({ act, plan, wording }: { readonly act: ActOf<'measure'> } & D
   );
 };
 
-const Line = (props: { readonly line: DiaryLine } & DiaryParts) => {
-  const { line, wording, bench } = props;
+const Line = (props: { readonly line: DiaryLine } & LineParts) => {
+  const { line, wording, log, takeBack } = props;
   switch (line.is) {
     case 'work':
       return <p className="py-0.5">{workTold(line.acts, wording)}</p>;
@@ -69,14 +72,15 @@ const Line = (props: { readonly line: DiaryLine } & DiaryParts) => {
         <DiaryPicture
           act={line.act}
           notes={line.notes}
-          onNote={text => void bench.log({ kind: 'note', text, of: line.entryId })}
-          onTakeBack={() => void bench.takeBack(line.entryId)}
+          onNote={text => void log({ kind: 'note', text, of: line.entryId })}
+          onTakeBack={() => void takeBack(line.entryId)}
         />
       );
   }
 };
 
-const SittingOf = ({ sitting, ...parts }: { readonly sitting: Sitting } & DiaryParts) => (
+/** Drawn anew only where the log, the plan or the units changed: not at every letter of a note. */
+const SittingOf = memo(({ sitting, ...parts }: { readonly sitting: Sitting } & LineParts) => (
   <section className="mb-5" aria-label={`Sitting of ${localMoment(sitting.fromMs)}`}>
     <h2 className="border-b border-rim text-lg font-semibold">
       {localMoment(sitting.fromMs)}
@@ -90,7 +94,8 @@ const SittingOf = ({ sitting, ...parts }: { readonly sitting: Sitting } & DiaryP
       <Line key={i} {...parts} line={line} />
     ))}
   </section>
-);
+));
+SittingOf.displayName = 'SittingOf';
 
 /** What it was begun with: form, size, wool and way. */
 const Beginning = ({ context, plan }: DiaryParts) => {
@@ -169,9 +174,13 @@ export const DiaryView = () => {
   const { plan, entries, piece, settings } = context;
   const bench = useBench(piece.id, entries);
   const sittings = useMemo(() => diaryOf(entries, Date.parse), [entries]);
-  if (!plan.ok) return <p className="p-4">Fix the plan first.</p>;
-  const way = wayOf(plan.value.kind, plan.value.form, piece.way);
-  const wording = pieceWording(way, plan.value.form.faces.length, settings.units);
+  const wording = useMemo(() => {
+    if (!plan.ok) return null;
+    const way = wayOf(plan.value.kind, plan.value.form, piece.way);
+    return pieceWording(way, plan.value.form.faces.length, settings.units);
+  }, [plan, piece.way, settings.units]);
+  if (!plan.ok || !wording) return <p className="p-4">Fix the plan first.</p>;
+  const { log, takeBack } = bench;
   const parts = { context, plan: plan.value, wording, bench };
   const handsMin = sittings.reduce((sum, s) => sum + s.handsMin, 0);
   return (
@@ -190,7 +199,7 @@ export const DiaryView = () => {
           </p>
         )}
         {sittings.map(sitting => (
-          <SittingOf key={sitting.fromMs} sitting={sitting} {...parts} />
+          <SittingOf key={sitting.fromMs} {...{ sitting, wording, log, takeBack }} plan={plan.value} />
         ))}
         <End {...parts} handsMin={handsMin} />
       </div>

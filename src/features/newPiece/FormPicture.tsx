@@ -1,42 +1,64 @@
+import { memo } from 'react';
+import type { Turned } from '../../core/forms/formKind';
 import type { PlanInput } from '../../core/plan/planInput';
+import { planOf } from '../../core/plan/planOf';
+import { UNDYED } from '../../core/wool/undyed';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene, type Role } from '../../drawing/scene';
-import { planOf } from '../../core/plan/planOf';
 import { TurnedPicture } from '../../ui/table/Turning';
-import { UNDYED } from '../../core/wool/undyed';
+import { useInTurn } from '../../ui/useInTurn';
 
 const BOX_PX = 150;
 const LEFT_OUT: readonly Role[] = ['wool', 'hardest', 'mouth'];
 /** Over openings the wanted size and the cuts would be a tangle. */
 const GRID_LEFT_OUT: readonly Role[] = [...LEFT_OUT, 'wanted', 'cut'];
 
-/** A form at a glance: the finished thing where it is round, else what is laid and what it becomes. */
-export const FormPicture = ({ input }: { readonly input: PlanInput }) => {
+interface Sketch {
+  readonly transform: string;
+  readonly lines: ReadonlyArray<{ readonly role: Role; readonly path: string }>;
+}
+type Picture = { readonly turned: Turned } | { readonly sketch: Sketch } | null;
+
+/** What is drawn of a plan: the finished thing where it is round, else what is laid and what it becomes. */
+const pictureOf = (input: PlanInput): Picture => {
   const plan = planOf(input);
   if (!plan.ok) return null;
   const { form } = plan.value;
-  if (form.turned) return <TurnedPicture turned={form.turned} colour={UNDYED} sizePx={BOX_PX} />;
+  if (form.turned) return { turned: form.turned };
   const scene = pieceScene(form, { foldOverMm: 0 });
   const { minX, minY, maxX, maxY } = scene.box;
   const scale = (BOX_PX - 12) / Math.max(maxX - minX, maxY - minY);
+  const leftOut = form.openings.length > 0 ? GRID_LEFT_OUT : LEFT_OUT;
+  return {
+    sketch: {
+      transform: `translate(${BOX_PX / 2 - ((minX + maxX) / 2) * scale} ${BOX_PX / 2 - ((minY + maxY) / 2) * scale}) scale(${scale})`,
+      lines: scene.shapes
+        .filter(s => !leftOut.includes(s.role))
+        .map(s => ({ role: s.role, path: svgPathData(s.points, s.closed, 1) })),
+    },
+  };
+};
+
+/** A form at a glance. Forty of them are made one after the other: the page answers between two. */
+export const FormPicture = memo(({ input }: { readonly input: PlanInput }) => {
+  const picture = useInTurn(input, pictureOf);
+  if (!picture) return <div style={{ width: BOX_PX, height: BOX_PX }} />;
+  if ('turned' in picture) return <TurnedPicture turned={picture.turned} colour={UNDYED} sizePx={BOX_PX} />;
   return (
     <svg width={BOX_PX} height={BOX_PX} aria-hidden="true">
-      <g
-        transform={`translate(${BOX_PX / 2 - ((minX + maxX) / 2) * scale} ${BOX_PX / 2 - ((minY + maxY) / 2) * scale}) scale(${scale})`}
-      >
-        {scene.shapes
-          .filter(s => !(form.openings.length > 0 ? GRID_LEFT_OUT : LEFT_OUT).includes(s.role))
-          .map((s, i) => (
-            <path
-              key={i}
-              d={svgPathData(s.points, s.closed, 1)}
-              className={`line line-${s.role}`}
-              style={
-                s.role === 'wanted' ? { fill: 'color-mix(in srgb, var(--soap) 60%, transparent)' } : undefined
-              }
-            />
-          ))}
+      <g transform={picture.sketch.transform}>
+        {picture.sketch.lines.map(({ role, path }, i) => (
+          <path
+            key={i}
+            d={path}
+            className={`line line-${role}`}
+            style={
+              role === 'wanted' ? { fill: 'color-mix(in srgb, var(--soap) 60%, transparent)' } : undefined
+            }
+          />
+        ))}
       </g>
     </svg>
   );
-};
+});
+FormPicture.displayName = 'FormPicture';

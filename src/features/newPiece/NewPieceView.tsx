@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import type { FormKind, Offer, Purpose } from '../../core/forms/formKind';
 import { FORM_KINDS } from '../../core/forms/kinds/registry';
 import { newPlan, startFrom, type StartFrom } from '../../core/plan/newPlan';
+import type { PlanInput } from '../../core/plan/planInput';
 import { newPiece } from '../../records/piece';
 import { useWorkshop } from '../../session/workshop';
 import { useNotify } from '../../session/notices';
@@ -37,20 +38,19 @@ const SAID: Readonly<Record<StartFrom, string>> = {
 interface Tile {
   readonly kind: FormKind;
   readonly offer: Offer;
+  /** The plan that it begins with. */
+  readonly input: PlanInput;
 }
 
-const tilesOf = (group: Purpose): Tile[] =>
-  FORM_KINDS.flatMap(kind =>
-    [kind, ...(kind.also ?? [])]
-      .filter(offer => (offer.group ?? kind.group) === group)
-      .map(offer => ({ kind, offer })),
-  );
+const TILES: readonly Tile[] = FORM_KINDS.flatMap(kind =>
+  [kind, ...(kind.also ?? [])].map(offer => ({ kind, offer, input: newPlan(kind, { offer }) })),
+);
+
+const tilesOf = (group: Purpose): readonly Tile[] =>
+  TILES.filter(({ kind, offer }) => (offer.group ?? kind.group) === group);
 
 const fits = ({ offer }: Tile, wanted: string): boolean =>
   `${offer.title} ${offer.purpose}`.toLowerCase().includes(wanted.trim().toLowerCase());
-
-/** The plan that a tile begins with. */
-const planOfTile = ({ kind, offer }: Tile) => newPlan(kind, { offer });
 
 const TileButton = ({ tile, onChoose }: { readonly tile: Tile; readonly onChoose: (t: Tile) => void }) => (
   <button
@@ -58,7 +58,7 @@ const TileButton = ({ tile, onChoose }: { readonly tile: Tile; readonly onChoose
     onClick={() => onChoose(tile)}
     className="group flex w-40 flex-col items-start gap-1 rounded-bench p-2 text-left"
   >
-    <FormPicture input={planOfTile(tile)} />
+    <FormPicture input={tile.input} />
     <span className="w-full border-t-2 border-ink pt-1 text-lg leading-tight font-semibold group-hover:underline">
       {tile.offer.title}
     </span>
@@ -76,7 +76,7 @@ export const NewPieceView = () => {
   const [from, setFrom] = useState<StartFrom>('size');
   const [wanted, setWanted] = useState('');
   const begin = (tile: Tile): void => {
-    const plan = startFrom(planOfTile(tile), from);
+    const plan = startFrom(tile.input, from);
     const way = tile.offer.way ?? null;
     const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan, way });
     add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);

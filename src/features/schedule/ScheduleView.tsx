@@ -1,15 +1,13 @@
-import { useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { calendarEvents } from '../../core/schedule/calendarEvents';
 import { download } from '../../files/download';
-import { isoTime, localDay, localTime } from '../../session/clock';
+import { localDay, localTime } from '../../session/clock';
 import { useNotify } from '../../session/notices';
 import { classTimes } from '../../session/openWork';
-import type { Workplace } from '../../records/workplace';
 import { promiseSaid } from '../../session/promiseSaid';
 import { useSchedule } from '../../session/useOpenWork';
 import { useWools } from '../../session/useRecords';
-import { useChangeWorkplace } from '../../session/useWorkplace';
 import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -19,8 +17,9 @@ import { Why } from '../../ui/Why';
 import { issueText } from '../../words/issues';
 import { breakWords, lengthWords, taskWords } from '../../words/schedule';
 import { Days } from './Days';
-import { blockKey, type BlockOfDay, dayRows, movedBy } from './dayRows';
+import { blockKey, type BlockOfDay, dayRows } from './dayRows';
 import { SelectedTask } from './SelectedTask';
+import { usePutting } from './usePutting';
 
 const MINUTE_MS = 60_000;
 
@@ -98,40 +97,6 @@ const Today = (props: {
   </section>
 );
 
-/** Puts tasks by hand, and lets them go again. */
-const usePutting = () => {
-  const change = useChangeWorkplace();
-  const putAt = (block: BlockOfDay, startOf: (moved: Workplace['moved']) => number): void => {
-    const { id } = block.task;
-    change(
-      w => ({
-        ...w,
-        moved: [...w.moved.filter(m => m.task !== id), { task: id, at: isoTime(startOf(w.moved)) }].slice(
-          -2000,
-        ),
-      }),
-      { label: `move ${taskWords(block.task)}`, key: `moved.${id}` },
-    );
-  };
-  return {
-    put: (block: BlockOfDay, startMs: number): void => putAt(block, () => startMs),
-    /** From where it was put last, which the worker may not have laid in yet: a key pressed quickly counts every time. */
-    step: (block: BlockOfDay, minutes: number, nowMs: number): void =>
-      putAt(block, moved => movedBy(putLast(moved, block, nowMs), minutes)),
-    letGo: (block: BlockOfDay): void =>
-      change(w => ({ ...w, moved: w.moved.filter(m => m.task !== block.task.id) }), {
-        label: `let go ${taskWords(block.task)}`,
-      }),
-    direct: (direction: 'early' | 'late'): void => change(w => ({ ...w, direction }), { label: 'direction' }),
-  };
-};
-
-/** Where a block begins for the maker, ms: where it was put last, unless that has passed; else where it was laid in. */
-const putLast = (moved: Workplace['moved'], block: BlockOfDay, nowMs: number): number => {
-  const at = Date.parse(moved.find(m => m.task === block.task.id)?.at ?? '');
-  return at >= nowMs ? at : block.startMs;
-};
-
 /** Minutes before each stretch at which a calendar may ring. */
 const RINGS = ['not', '10', '30'] as const;
 
@@ -175,7 +140,10 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
   const saveCalendar = useCalendar();
   const [chosen, setChosen] = useState<string | null>(null);
   const [ring, setRing] = useState<(typeof RINGS)[number]>('10');
-  const rows = dayRows(planned, { workplace: book.workplace, classes: classTimes(book) });
+  const rows = useMemo(
+    () => dayRows(planned, { workplace: book.workplace, classes: classTimes(book) }),
+    [planned, book],
+  );
   const blocks = rows.flatMap(r => r.blocks);
   const selected = blocks.find(b => b.task.id === chosen);
   const names = new Map(planned.tasks.map(t => [t.id, taskWords(t)]));
@@ -183,15 +151,34 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
   const isPiece = (id: string): boolean => book.pieces.some(p => p.id === id);
   const toOf = (of: string): string | null =>
     isPiece(of) ? `/pieces/${of}/bench` : book.projects.some(p => p.id === of) ? `/projects/${of}` : null;
-  const colourOf = (of: string): string | null => {
-    // What is not on the table yet has the colour of the piece that it is made like.
-    const line = lines.find(l => l.works.some(w => w.id === of))?.line;
-    const like = book.products.find(p => p.id === line?.productId)?.pieceId;
-    const piece = book.pieces.find(p => p.id === of || p.id === like);
-    return wools.find(w => w.id === piece?.woolId)?.colour ?? null;
-  };
+  const colourOf = useCallback(
+    (of: string): string | null => {
+      // What is not on the table yet has the colour of the piece that it is made like.
+      const line = lines.find(l => l.works.some(w => w.id === of))?.line;
+      const like = book.products.find(p => p.id === line?.productId)?.pieceId;
+      const piece = book.pieces.find(p => p.id === of || p.id === like);
+      return wools.find(w => w.id === piece?.woolId)?.colour ?? null;
+    },
+    [lines, book, wools],
+  );
   const told = planned.breaks.filter(b => b.is !== 'late');
-  const broken = new Set(planned.breaks.map(b => b.id));
+  const broken = useMemo(() => new Set(planned.breaks.map(b => b.id)), [planned]);
+  const { nowMs } = planned;
+  const onSelect = useCallback((b: BlockOfDay): void => setChosen(b.task.id), []);
+  const onPut = useCallback(
+    (b: BlockOfDay, startMs: number): void => {
+      setChosen(b.task.id);
+      put(b, startMs);
+    },
+    [put],
+  );
+  const onStep = useCallback(
+    (b: BlockOfDay, minutes: number): void => {
+      setChosen(b.task.id);
+      step(b, minutes, nowMs);
+    },
+    [step, nowMs],
+  );
   return (
     <>
       <div className="flex flex-wrap items-end gap-4">
@@ -249,15 +236,7 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
         broken={broken}
         selected={chosen}
         colourOf={colourOf}
-        onSelect={b => setChosen(b.task.id)}
-        onPut={(b, startMs) => {
-          setChosen(b.task.id);
-          put(b, startMs);
-        }}
-        onStep={(b, minutes) => {
-          setChosen(b.task.id);
-          step(b, minutes, planned.nowMs);
-        }}
+        {...{ onSelect, onPut, onStep }}
         onLetGo={letGo}
       />
       {selected && (

@@ -94,7 +94,11 @@ export const dayRows = (
   });
   const last = Math.max(0, ...placed.map(p => p.overAt));
   const lastDay = dayOf(Math.max(nowMs + last * MINUTE_MS, ...classes.map(c => c.endMs)));
-  const hours = hoursFrom(workplace, nowMs).map(h => ({
+  const until = Math.min(
+    MOST_DAYS,
+    Math.ceil((momentOf(lastDay, '23:59') - nowMs) / (24 * 60 * MINUTE_MS)) + 1,
+  );
+  const hours = hoursFrom(workplace, nowMs, until).map(h => ({
     startMs: nowMs + h.start * MINUTE_MS,
     endMs: nowMs + h.end * MINUTE_MS,
   }));

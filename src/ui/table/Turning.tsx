@@ -1,7 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react';
 import type { Turned } from '../../core/forms/formKind';
 import { boundsOf } from '../../core/outline/polygon';
-import { type Facet, turnedFacets } from '../../drawing/turned';
+import { type Facet, turnedFacets, type ViewAngle } from '../../drawing/turned';
 
 const TILT_DEG = 24;
 const START_DEG = 35;
@@ -32,14 +32,15 @@ const edgeLine = (
   context.lineWidth = was;
 };
 
-const draw = (canvas: HTMLCanvasElement, of: TurningProps & { readonly turnDeg: number }): void => {
+const draw = (canvas: HTMLCanvasElement, of: TurningProps & Pick<ViewAngle, 'turnDeg' | 'detail'>): void => {
   const context = canvas.getContext('2d');
   if (!context) return;
   const ratio = window.devicePixelRatio || 1;
   const size = of.sizePx;
   canvas.width = size * ratio;
   canvas.height = size * ratio;
-  const facets = turnedFacets(of.turned, { turnDeg: of.turnDeg, tiltDeg: TILT_DEG });
+  const { turnDeg, detail = 'fine' } = of;
+  const facets = turnedFacets(of.turned, { turnDeg, tiltDeg: TILT_DEG, detail });
   const box = boundsOf(facets.flatMap(f => f.corners));
   const scale = (size - 2 * AROUND_PX) / Math.max(box.maxX - box.minX, box.maxY - box.minY, 1e-9);
   context.setTransform(ratio * scale, 0, 0, ratio * scale, (ratio * size) / 2, (ratio * size) / 2);
@@ -68,12 +69,12 @@ export interface TurningProps {
 }
 
 /** A still picture of a turned form. */
-export const TurnedPicture = (props: TurningProps) => {
+export const TurnedPicture = ({ turned, colour, sizePx }: TurningProps) => {
   const ref = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    if (ref.current) draw(ref.current, { ...props, turnDeg: START_DEG });
-  });
-  return <canvas ref={ref} aria-hidden="true" style={{ width: props.sizePx, height: props.sizePx }} />;
+    if (ref.current) draw(ref.current, { turned, colour, sizePx, turnDeg: START_DEG, detail: 'small' });
+  }, [turned, colour, sizePx]);
+  return <canvas ref={ref} aria-hidden="true" style={{ width: sizePx, height: sizePx }} />;
 };
 
 /** The finished form, shaded: dragged, or turned with the arrow keys. Darker lines show where the resist's edges lay. */
