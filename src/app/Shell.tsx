@@ -1,4 +1,4 @@
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { useHistory } from '../session/history';
 import { browserVersions } from '../session/versions';
@@ -15,6 +15,7 @@ import type { Marker } from '../session/marker';
 import { localDay } from '../session/clock';
 import { ISSUES, issueText } from '../words/issues';
 import { Button, buttonClass } from '../ui/Button';
+import { later } from '../ui/later';
 import { ShellActsContext, useShellActs } from './shellActs';
 import { useAtBench } from './useAtBench';
 
@@ -36,8 +37,8 @@ const useTheme = (): boolean => {
 };
 
 // What is not there at first is fetched when it is wanted.
-const Notices = lazy(async () => ({ default: (await import('./Notices')).Notices }));
-const ShortcutSheet = lazy(async () => ({ default: (await import('./ShortcutSheet')).ShortcutSheet }));
+const Notices = later(async () => (await import('./Notices')).Notices);
+const ShortcutSheet = later(async () => (await import('./ShortcutSheet')).ShortcutSheet);
 
 const PLACES = [
   { to: '/', text: 'Table' },
@@ -247,17 +248,13 @@ export const Shell = ({
             <WaitingLine />
             {!atBench && <NewVersionLine />}
             <main id="view" className="flex min-h-0 flex-1 flex-col">
-              <Suspense fallback={<p className="p-4">Opening …</p>}>
-                <Outlet />
-              </Suspense>
+              <Outlet />
             </main>
           </div>
           <GlobalKeys onHelp={openHelp} />
           <RackBell />
-          <Suspense fallback={null}>
-            {help && <ShortcutSheet open onOpenChange={setHelp} lists={lists} />}
-            {wasTold && <Notices notice={notice} onGone={() => setNotice(null)} isAbove={atBench} />}
-          </Suspense>
+          {help && <ShortcutSheet open onOpenChange={setHelp} lists={lists} />}
+          {wasTold && <Notices notice={notice} onGone={() => setNotice(null)} isAbove={atBench} />}
         </ShellActsContext>
       </ShortcutContext>
     </NotifyContext>

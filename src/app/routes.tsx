@@ -1,36 +1,25 @@
-import { type ComponentType, lazy, type ReactNode, useState } from 'react';
+import type { ComponentType, ReactNode } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import type { Marker } from '../session/marker';
 import type { Notice } from '../session/notices';
+import { later } from '../ui/later';
 import { NotHere } from './NotHere';
 import { Shell } from './Shell';
 import { ViewGuard } from './ViewGuard';
 
-type Load = () => Promise<ComponentType>;
-
 /** What is fetched for which addresses. */
-const FETCHED: Array<{ readonly at: RegExp; readonly load: Load }> = [];
+const FETCHED: Array<{ readonly at: RegExp; readonly fetch: () => Promise<unknown> }> = [];
 
 /** A view of its own address, fetched when it is first asked for. One that is there already is shown at once. */
-const view = (at: RegExp, load: Load): ComponentType => {
-  let there: ComponentType | null = null;
-  const fetched: Load = async () => {
-    there = await load();
-    return there;
-  };
-  FETCHED.push({ at, load: fetched });
-  const Later = lazy(async () => ({ default: await fetched() }));
-  const View = () => {
-    // As long as it is shown it stays the same, whether it was there or came.
-    const [Shown] = useState<ComponentType>(() => there ?? Later);
-    return <Shown />;
-  };
+const view = (at: RegExp, load: () => Promise<ComponentType>): ComponentType => {
+  const View = later(load, <p className="p-4">Opening …</p>);
+  FETCHED.push({ at, fetch: View.fetch });
   return View;
 };
 
 /** Fetches the view of an address, while the workshop is being opened. One that does not come is told where it is shown. */
 export const fetchAhead = async (path: string): Promise<void> => {
-  await Promise.allSettled(FETCHED.filter(f => f.at.test(path)).map(f => f.load()));
+  await Promise.allSettled(FETCHED.filter(f => f.at.test(path)).map(f => f.fetch()));
 };
 
 const WorkshopView = view(

@@ -1,4 +1,3 @@
-import { lazy, Suspense } from 'react';
 import { priorCurve, curveEnds, meanCurve, readCurves } from '../../core/felting/curve';
 import type { Plan } from '../../core/plan/makePlan';
 import type { Gauge } from '../../core/forms/formKind';
@@ -11,9 +10,13 @@ import type { PieceContext } from '../../session/pieceContext';
 import { useSomePieces } from '../../session/useSomePieces';
 import { useSummaries } from '../../session/useSummaries';
 import type { ChartLine } from '../../ui/chart/LineChart';
+import { later } from '../../ui/later';
 import { usePrior } from './usePrior';
 
-const LineChart = lazy(() => import('../../ui/chart/LineChart'));
+const LineChart = later(
+  async () => (await import('../../ui/chart/LineChart')).LineChart,
+  <p className="h-72">Drawing …</p>,
+);
 
 /** More earlier pieces than these make a thicket. */
 const MOST_EARLIER = 4;
@@ -72,37 +75,35 @@ export const Curve = ({
   ];
   return (
     <figure>
-      <Suspense fallback={<p className="h-72">Drawing …</p>}>
-        <LineChart
-          lines={
-            fan.length > 0
-              ? [
-                  ...lines,
-                  {
-                    name: 'rolls to go',
-                    points: fan.map(p => [p.x, p.median] as const),
-                    colour: 'now',
-                    dash: 'dotted',
-                  },
-                ]
-              : lines
-          }
-          {...(fan.length > 0
-            ? {
-                band: {
-                  name: 'four times in five',
-                  points: fan.map(p => [p.x, p.low80, p.high80] as const),
-                  colour: 'now' as const,
+      <LineChart
+        lines={
+          fan.length > 0
+            ? [
+                ...lines,
+                {
+                  name: 'rolls to go',
+                  points: fan.map(p => [p.x, p.median] as const),
+                  colour: 'now',
+                  dash: 'dotted',
                 },
-              }
-            : {})}
-          level={{ name: 'target', y: level }}
-          xName="work, in rolls"
-          yName="length, % of laid"
-          yText={percent}
-          label={`Length against work: ${own.map((c, g) => `${formed.gauges[g]?.id} ${percent(c.at(-1)?.share ?? 1)}`).join(', ')}; target ${percent(level)}`}
-        />
-      </Suspense>
+              ]
+            : lines
+        }
+        {...(fan.length > 0
+          ? {
+              band: {
+                name: 'four times in five',
+                points: fan.map(p => [p.x, p.low80, p.high80] as const),
+                colour: 'now' as const,
+              },
+            }
+          : {})}
+        level={{ name: 'target', y: level }}
+        xName="work, in rolls"
+        yName="length, % of laid"
+        yText={percent}
+        label={`Length against work: ${own.map((c, g) => `${formed.gauges[g]?.id} ${percent(c.at(-1)?.share ?? 1)}`).join(', ')}; target ${percent(level)}`}
+      />
       <figcaption className="text-[13px] text-chalk">
         Points: your measurements. Dashed: what we expected before you measured. Dotted across: the target.
         {fan.length > 0 && ' Shaded: the rolls to go, four times in five.'}

@@ -1,4 +1,3 @@
-import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { meanCurve, readCurves } from '../../core/felting/curve';
 import { formForModel } from '../../core/felting/feltingRecordOf';
@@ -10,9 +9,13 @@ import { useLogs } from '../../session/useLogs';
 import { usePieces } from '../../session/useRecords';
 import { Button } from '../../ui/Button';
 import type { ChartLine } from '../../ui/chart/LineChart';
+import { later } from '../../ui/later';
 import { linesOf, offBy } from '../../words/resultLines';
 
-const LineChart = lazy(() => import('../../ui/chart/LineChart'));
+const LineChart = later(
+  async () => (await import('../../ui/chart/LineChart')).LineChart,
+  <p className="h-72">Drawing …</p>,
+);
 const COLOURS = ['now', 'laid', 'wanted'] as const;
 const DASHES = ['solid', 'dashed', 'dotted'] as const;
 
@@ -105,15 +108,13 @@ export const Compared = (props: {
         </table>
       </div>
       {curves.length > 0 && (
-        <Suspense fallback={<p className="h-72">Drawing …</p>}>
-          <LineChart
-            lines={curves}
-            xName="work, in rolls"
-            yName="length, % of laid"
-            yText={showShare}
-            label={`Length against work of ${curves.map(c => c.name).join(', ')}`}
-          />
-        </Suspense>
+        <LineChart
+          lines={curves}
+          xName="work, in rolls"
+          yName="length, % of laid"
+          yText={showShare}
+          label={`Length against work of ${curves.map(c => c.name).join(', ')}`}
+        />
       )}
       <Button onClick={props.onLeave}>Leave the comparison</Button>
     </section>

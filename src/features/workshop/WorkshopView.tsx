@@ -1,4 +1,4 @@
-import { type CSSProperties, lazy, Suspense, useState } from 'react';
+import { type CSSProperties, useState } from 'react';
 import { Link } from 'react-router';
 import { MM_PER_INCH } from '../../core/units/constants';
 import type { UnitSystem } from '../../core/units/units';
@@ -16,15 +16,16 @@ import { type Order, orderKind } from '../../records/order';
 import { useAllSummaries, useSummaries, useSummariesToMake } from '../../session/useSummaries';
 import { Button, buttonClass } from '../../ui/Button';
 import { Guarded } from '../../ui/Guarded';
+import { later } from '../../ui/later';
 import { useTitle } from '../../ui/useTitle';
 import { isTimeToSave, roomWords, unsavedWords } from '../../words/unsaved';
 import { PieceOnTable } from './PieceOnTable';
 
 // What is told above the pieces comes a moment after them.
-const Unreadable = lazy(async () => ({ default: (await import('./Unreadable')).Unreadable }));
-const Waiting = lazy(async () => ({ default: (await import('./Waiting')).Waiting }));
-const DueSoon = lazy(async () => ({ default: (await import('./DueSoon')).DueSoon }));
-const BrokenPiece = lazy(async () => ({ default: (await import('./BrokenPiece')).BrokenPiece }));
+const Unreadable = later(async () => (await import('./Unreadable')).Unreadable);
+const Waiting = later(async () => (await import('./Waiting')).Waiting);
+const DueSoon = later(async () => (await import('./DueSoon')).DueSoon);
+const BrokenPiece = later(async () => (await import('./BrokenPiece')).BrokenPiece);
 
 /** The largest piece as laid is this wide on the screen; all others are to the same scale. */
 const LARGEST_PX = 300;
@@ -147,13 +148,7 @@ const OneStage = (props: {
       <ul className="flex flex-wrap items-end gap-x-9 gap-y-8">
         {pieces.slice(0, most).map(piece => (
           <li key={piece.id}>
-            <Guarded
-              instead={why => (
-                <Suspense fallback={null}>
-                  <BrokenPiece piece={piece} why={why} />
-                </Suspense>
-              )}
-            >
+            <Guarded instead={why => <BrokenPiece piece={piece} why={why} />}>
               <PieceOnTable
                 piece={piece}
                 wool={wools.find(w => w.id === piece.woolId) ?? null}
@@ -187,7 +182,7 @@ export const WorkshopView = () => {
   if (pieces.length === 0 && toMake === 0)
     return (
       <>
-        <Suspense fallback={null}>{isUnread && <Unreadable />}</Suspense>
+        {isUnread && <Unreadable />}
         <Empty />
       </>
     );
@@ -207,11 +202,9 @@ export const WorkshopView = () => {
           <ScaleBar pxPerMm={pxPerMm} imperial={units === 'imperial'} />
         </span>
       </div>
-      <Suspense fallback={null}>
-        {isUnread && <Unreadable />}
-        {finishingIds(pieces).length > 0 && <Waiting />}
-        {soon.length > 0 && <DueSoon soon={soon} />}
-      </Suspense>
+      {isUnread && <Unreadable />}
+      {finishingIds(pieces).length > 0 && <Waiting />}
+      {soon.length > 0 && <DueSoon soon={soon} />}
       <RoomShort />
       <TimeToSave />
       {toMake > 0 && <p role="status">Laying {toMake} more pieces on the table …</p>}

@@ -147,7 +147,7 @@ const optionOf = (props: LineChartProps, colour: (name: ColourName) => string) =
 };
 
 /** A chart of lines over one axis, drawn in the theme’s own colours. */
-const LineChart = (props: LineChartProps) => {
+export const LineChart = (props: LineChartProps) => {
   const place = useRef<HTMLDivElement>(null);
   const chart = useRef<EChartsType | null>(null);
   const drawn = useRef('');
@@ -175,5 +175,3 @@ const LineChart = (props: LineChartProps) => {
   });
   return <div ref={place} role="img" aria-label={props.label} className="h-72 w-full" />;
 };
-
-export default LineChart;
