@@ -3,7 +3,7 @@
 import type { Judge } from '../src/core/acts/vocabulary';
 import { coverageOf } from '../src/core/felting/testing/coverage';
 import { endsOf, FELTERS } from '../src/core/felting/testing/felters';
-import { ODD_WORLDS } from '../src/core/felting/testing/simulatedPiece';
+import { ODD_WORLDS } from '../src/core/felting/simulatedPiece';
 
 const pieces = Number(process.argv[2] ?? 500);
 const percent = (share: number): string => `${(100 * share).toFixed(1)} %`;

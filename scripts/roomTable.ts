@@ -109,6 +109,7 @@ export const CORE_ORDER = [
   'stock',
   'cost',
   'advice',
+  'rehearsal',
 ];
 
 /** Globals that the core must not reach for. */

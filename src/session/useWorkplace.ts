@@ -2,6 +2,7 @@ import { useCallback, useEffect } from 'react';
 import { placesOf, showMoney } from '../core/money/currency';
 import type { Minor } from '../core/money/exact';
 import { usualWorkplace, type Workplace, WORKPLACE_ID, workplaceKind } from '../records/workplace';
+import type { Store } from '../store/store';
 import type { ChangeLabel } from './changes';
 import { useNotify } from './notices';
 import { useChange } from './useChanges';
@@ -15,7 +16,24 @@ const USUAL = usualWorkplace('2026-01-01T00:00:00.000Z');
 export const useWorkplace = (): Workplace =>
   useLive(workplaceKind)?.find(w => w.id === WORKPLACE_ID) ?? USUAL;
 
-/** Changes them; from then on they are the maker's own. The record is made where there is none yet, so that what is typed is kept as anything else. */
+const making = new WeakMap<Store, Promise<void>>();
+
+/** Makes the record where there is none yet, once, whoever asks for it first. */
+const made = (store: Store, now: string): Promise<void> => {
+  const known =
+    making.get(store) ??
+    store.get(workplaceKind, WORKPLACE_ID).then(async found => {
+      if (!found) await store.add(workplaceKind, usualWorkplace(now));
+    });
+  making.set(store, known);
+  known.catch(() => making.delete(store));
+  return known;
+};
+
+/**
+ * Changes them; from then on they are the maker's own. The record is made where there is none yet, and what is typed in that moment waits for it:
+ * it is kept as anything else.
+ */
 export const useChangeWorkplace = (): ((
   change: (workplace: Workplace) => Workplace,
   told: ChangeLabel,
@@ -25,12 +43,17 @@ export const useChangeWorkplace = (): ((
   const changeOne = useChange(workplaceKind);
   const all = useLive(workplaceKind);
   const isMissing = all !== null && !all.some(w => w.id === WORKPLACE_ID);
+  const isThere = all?.some(w => w.id === WORKPLACE_ID) ?? false;
   useEffect(() => {
-    if (isMissing) store.add(workplaceKind, usualWorkplace(nowIso())).catch(failed);
+    if (isMissing) made(store, nowIso()).catch(failed);
   }, [isMissing, store, nowIso, failed]);
   return useCallback(
-    (change, told) => changeOne(WORKPLACE_ID, w => ({ ...change(w), sample: false }), told),
-    [changeOne],
+    (change, told) => {
+      const go = (): void => changeOne(WORKPLACE_ID, w => ({ ...change(w), sample: false }), told);
+      if (isThere) go();
+      else made(store, nowIso()).then(go, failed);
+    },
+    [changeOne, isThere, store, nowIso, failed],
   );
 };
 

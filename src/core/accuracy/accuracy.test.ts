@@ -4,7 +4,7 @@ import { addWork, balancedWork, FELTING, GENERAL_PRIOR, NO_WORK } from '../felti
 import { infer } from '../felting/infer';
 import type { FeltingRecord } from '../felting/likelihood';
 import { type Range, sharesAfter } from '../felting/predict';
-import { simulatedPiece } from '../felting/testing/simulatedPiece';
+import { simulatedPiece } from '../felting/simulatedPiece';
 import { accuracyOf, type ReplayedPiece } from './accuracyOf';
 import { PAD } from '../plan/testing/pad';
 import { atSize } from './atSize';

@@ -15,7 +15,7 @@ import { usualAct } from './usualAct';
 import type { Judge } from '../acts/vocabulary';
 import { type Habits, habitOf } from '../ways/habits';
 import { openingAct } from './openingAct';
-import { modelAct, type ModelAnswer } from './modelAct';
+import { modelAct, type ModelAnswer, restOfMove } from './modelAct';
 import { leastFace, type WorkHabits } from '../log/leastFace';
 import { PRACTICE } from '../acts/practice';
 
@@ -92,6 +92,20 @@ const withFirming = (way: Way, habits: Habits): Way =>
   way.firms.kind === 'throw' && habitOf(habits, 'firming') === 'water'
     ? { ...way, firms: { kind: 'shock', count: 1 } }
     : way;
+
+/** How far the line that lags is expected to be by now, and what is left of the work, as the felting model has it. */
+const expectedBy = (model: ModelAnswer, forecast: Forecast): { progress: number; rollsLeft: number } => {
+  const { now, move } = model.pieceForecast;
+  const progress = forecast.gaugeProgress.map(({ gauge }, g) => {
+    const way = Math.log(gauge.wantedMm / gauge.laidMm);
+    return way < 0 ? Math.log(now[g]?.median ?? 1) / way : 1;
+  });
+  const rest = move.kind === 'roll' ? restOfMove(move.rolls, model) : { along: 0, across: 0 };
+  return {
+    progress: Math.min(...progress),
+    rollsLeft: (rest.along + rest.across) * model.intensity,
+  };
+};
 
 /** What is said once nothing is left too large; null while there is. */
 const atSize = (
@@ -210,7 +224,16 @@ export const nextAct = (
         ? modelAct(state, of.model, { gaugeProgress: forecast.gaugeProgress, worked: of, test, way, shrink })
         : (atSize(state, forecast.gaugeProgress, { test, way }) ?? rolling(state, forecast, of));
   const opening =
-    of.plan && openingAct(next, state, { forecast, form: of.plan, way, habits, openings, judge });
+    of.plan &&
+    openingAct(next, state, {
+      forecast,
+      form: of.plan,
+      way,
+      habits,
+      openings,
+      judge,
+      expected: of.model ? expectedBy(of.model, forecast) : null,
+    });
   if (opening) return opening;
   if (judge === 'drawing' && next.act === 'measure') return { ...next, act: 'compare' };
   return faultAct(next, state, { laid: of.form.laid.points, worked: of });

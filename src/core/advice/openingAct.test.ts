@@ -33,16 +33,23 @@ const PINCH: Act = { kind: 'pinch', grade: 2 };
 
 /** What belongs to the way, where that is next. */
 const after = (
-  of: { form?: typeof SLEEVE; way?: WayId; habits?: Habits; next?: ProposedAct; judge?: Judge },
+  of: {
+    form?: typeof SLEEVE;
+    way?: WayId;
+    habits?: Habits;
+    next?: ProposedAct;
+    judge?: Judge;
+    expected?: { progress: number; rollsLeft: number };
+  },
   ...acts: readonly Act[]
 ): ProposedAct | null => {
-  const { form = SLEEVE, habits = {}, next = ROLL, judge = 'tape' } = of;
+  const { form = SLEEVE, habits = {}, next = ROLL, judge = 'tape', expected = null } = of;
   const state = benchState(logOf(...acts));
   const way = wayOf({}, form, of.way ?? null);
   const lines = linesNow(form, state.isCut);
   const openings = progressForecast(lines.openings, state).gaugeProgress;
   const forecast = progressForecast(form.gauges, state);
-  return openingAct(next, state, { forecast, form, way, habits, openings, judge });
+  return openingAct(next, state, { forecast, form, way, habits, openings, judge, expected });
 };
 /** A measuring so far on the way to the target, every line alike. */
 const measured = (form: typeof SLEEVE, share: number): Act => ({
@@ -52,6 +59,16 @@ const measured = (form: typeof SLEEVE, share: number): Act => ({
 const OUT: Act = { kind: 'open', what: 'resist-out' };
 
 describe('opening by the right act', () => {
+  it('opens when the model expects it to be time, before a measuring says so; and works the inside no longer than is left', () => {
+    const expected = { progress: 0.95, rollsLeft: 25 };
+    expect(after({}, PINCH, measured(SLEEVE, 0.8))).toBeNull();
+    expect(after({ expected }, PINCH, measured(SLEEVE, 0.8))).toMatchObject({ act: 'open' });
+    const opened = [PINCH, measured(SLEEVE, 0.95), OUT, { kind: 'edge', minutes: 2 }] as const;
+    expect(after({}, ...opened)).toMatchObject({ kind: 'inside', count: 3 });
+    expect(after({ expected }, ...opened)).toMatchObject({ kind: 'inside', count: 1 });
+    expect(after({ expected: { progress: 1, rollsLeft: 0 } }, ...opened)).toMatchObject({ count: 0.5 });
+  });
+
   it('an open mouth needs no cut: the resist is pulled out; a closed one is cut first', () => {
     const early = { habits: { resist: 'early' } } as const;
     expect(after(early, PINCH, measured(SLEEVE, 0.2))).toMatchObject({ act: 'open', what: 'resist-out' });

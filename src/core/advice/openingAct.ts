@@ -3,6 +3,7 @@ import type { Judge } from '../acts/vocabulary';
 import type { Forecast, GaugeProgress } from '../forecast/forecast';
 import type { FormPlan } from '../forms/formKind';
 import { type Habits, habitOf } from '../ways/habits';
+import { workOfOne } from '../ways/shrinkOf';
 import type { Way } from '../ways/way';
 import { leastProgress, resistComesOut } from './gates';
 import { SIZE_TOLERANCE } from '../tolerances';
@@ -20,7 +21,27 @@ interface Of {
   readonly judge: Judge;
   /** Holes that must fit, once it is open, as they were last measured. */
   readonly openings: readonly GaugeProgress[];
+  /** What the felting model expects: how far the line that lags is by now, and the reference rolls that are left; null without it. */
+  readonly expected: { readonly progress: number; readonly rollsLeft: number } | null;
 }
+
+/** How far the line that lags is: as it was measured, or as far as it is expected to be by now. */
+const progressBy = ({ forecast, expected }: Of): number =>
+  Math.max(leastProgress(forecast), expected?.progress ?? 0);
+
+/** Minutes of work on the inside, and reference rolls of one of them. Common practice. */
+const INSIDE = {
+  usual: 3,
+  least: 0.5,
+  perMinute: workOfOne('inside', { setOfRolls: 30, cushion: 'bubble', pressure: 'arms' }, 'hot'),
+};
+
+/** The inside is worked as usual, or no longer than is left to its size. */
+const insideMinutes = ({ expected }: Of): number => {
+  if (!expected) return INSIDE.usual;
+  const left = Math.floor((2 * expected.rollsLeft) / INSIDE.perMinute) / 2;
+  return Math.min(INSIDE.usual, Math.max(INSIDE.least, left));
+};
 
 const minutes = (kind: string, count: number, reason: ProposedAct['reason']): ProposedAct => ({
   act: 'other',
@@ -30,21 +51,23 @@ const minutes = (kind: string, count: number, reason: ProposedAct['reason']): Pr
 });
 
 /** What belongs to an opening, right after it: its edges, the inside, and turning out what was made so. */
-const afterOpening = (state: BenchState, { habits, form }: Of): ProposedAct | null => {
+const afterOpening = (state: BenchState, of: Of): ProposedAct | null => {
+  const { habits, form } = of;
   if (state.workSinceOpen !== 0) return null;
   if (state.cutSinceEdges) return minutes('edge', 2, 'edges-open');
   if (!state.isResistOut || resistComesOut(form) === 'none') return null;
   if (habitOf(habits, 'inside') === 'last' && !state.isTurnedOut)
     return { act: 'other', kind: 'turnOut', reason: 'made-inside-out' };
-  return minutes('inside', 3, 'inside-next');
+  return minutes('inside', insideMinutes(of), 'inside-next');
 };
 
 /** The resist, when it is time for it: early, by size, or before the work ends. */
-const resistAct = (state: BenchState, { habits, form, forecast }: Of, isEnd: boolean): ProposedAct | null => {
+const resistAct = (state: BenchState, of: Of, isEnd: boolean): ProposedAct | null => {
+  const { habits, form } = of;
   const how = resistComesOut(form);
   if (how === 'none' || state.isResistOut) return null;
   const when = habitOf(habits, 'resist');
-  const isTime = when !== 'last' && skinHolds(state) && leastProgress(forecast) >= COMES_OUT[when][how];
+  const isTime = when !== 'last' && skinHolds(state) && progressBy(of) >= COMES_OUT[when][how];
   if (!isEnd && !isTime) return null;
   return { act: 'open', what: how === 'cut' && !state.isCut ? 'cut' : 'resist-out', reason: 'time-to-open' };
 };
@@ -64,12 +87,13 @@ const holeAct = ({ openings, judge }: Of): ProposedAct | null => {
 const MOST_ONE_BY_ONE = 12;
 
 /** The next of several cuts, one by one: petals, each in its turn. */
-const cutAct = (state: BenchState, { form, forecast }: Of, isEnd: boolean): ProposedAct | null => {
-  const of = form.cuts.length;
-  if (of < 2 || of > MOST_ONE_BY_ONE || state.cuts >= of) return null;
-  const isTime =
-    state.cuts > 0 || (skinHolds(state) && leastProgress(forecast) >= COMES_OUT.size.cut) || isEnd;
-  return isTime ? { act: 'open', what: 'cut', cut: state.cuts + 1, of, reason: 'cut-one-by-one' } : null;
+const cutAct = (state: BenchState, of: Of, isEnd: boolean): ProposedAct | null => {
+  const cuts = of.form.cuts.length;
+  if (cuts < 2 || cuts > MOST_ONE_BY_ONE || state.cuts >= cuts) return null;
+  const isTime = state.cuts > 0 || (skinHolds(state) && progressBy(of) >= COMES_OUT.size.cut) || isEnd;
+  return isTime
+    ? { act: 'open', what: 'cut', cut: state.cuts + 1, of: cuts, reason: 'cut-one-by-one' }
+    : null;
 };
 
 /** What is done last by who does it so: edges trimmed, details with the needle, a hat over its form. */

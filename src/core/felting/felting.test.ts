@@ -19,7 +19,7 @@ import {
 import { evenPoints, normalQuantile } from './lowDiscrepancy';
 import { choleskyOf, type FeltingRecord, logLikelihood, likelihoodProblem } from './likelihood';
 import { CASES } from './testing/cases';
-import { simulatedPiece } from './testing/simulatedPiece';
+import { simulatedPiece } from './simulatedPiece';
 
 const TYPICAL = { limit: 0.6, halfWork: 255, lag: 0.65, share: 0.82, bias: 0, delay: 0 };
 const shrinkage = (work: FeltingWork, deg = 0, p = TYPICAL): number =>

@@ -5,7 +5,7 @@ import { infer } from './infer';
 import { blunderChance, type FeltingRecord, logLikelihood } from './likelihood';
 import { CASES } from './testing/cases';
 import { coverageOf } from './testing/coverage';
-import { ODD_WORLDS } from './testing/simulatedPiece';
+import { ODD_WORLDS } from './simulatedPiece';
 
 describe('what the log says of a piece', () => {
   // Tolerances of docs/model-notes.md: means 0.10 deviations, ends of the 80 % range 0.20, of the 95 % range 0.40.

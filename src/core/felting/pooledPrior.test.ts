@@ -15,7 +15,7 @@ import {
 } from './feltingModel';
 import { infer } from './infer';
 import type { FeltingRecord } from './likelihood';
-import { simulatedPiece } from './testing/simulatedPiece';
+import { simulatedPiece } from './simulatedPiece';
 
 const ASKED = { woolId: 'w', breedId: 'b' };
 const said = (id: string, woolId: string, breedId: string, mean: number): PriorEvidence => ({

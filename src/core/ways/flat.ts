@@ -23,7 +23,7 @@ export const FLAT_WAYS: readonly Way[] = [
     habits: ['cover', 'soap', 'resist', 'inside', 'firming'],
     kit: ['resist', 'cover', 'towel', 'bowl', 'soap', 'card', 'scissors', 'form'],
     acts: ['wet', 'handRub', 'squeeze', 'shock', 'throw'],
-    skin: { kind: 'handRub', count: 10 },
+    skin: { kind: 'handRub', count: 5 },
     skinTest: 'pinch',
     shrink: { kind: 'handRub', count: 5 },
     firms: { kind: 'shock', count: 1 },
@@ -78,10 +78,11 @@ export const FLAT_WAYS: readonly Way[] = [
     habits: ['soap'],
     kit: ['tube', 'cover', 'bands', 'mat', 'towel', 'bowl', 'soap', 'card', 'scissors'],
     acts: ['wet', 'tube', 'shock', 'roll'],
-    skin: { kind: 'tube', count: 10 },
+    skin: { kind: 'tube', count: 5 },
     skinTest: 'finger',
     shrink: { kind: 'tube', count: 10 },
-    firms: { kind: 'tube', count: 10 },
+    // Little at once: what firms it shrinks it too.
+    firms: { kind: 'tube', count: 3 },
     firmTest: 'pinch',
   },
   {
@@ -95,6 +96,6 @@ export const FLAT_WAYS: readonly Way[] = [
     skin: { kind: 'stir', count: 5 },
     skinTest: 'pinch',
     shrink: { kind: 'stir', count: 5 },
-    firms: { kind: 'stir', count: 5 },
+    firms: { kind: 'stir', count: 1 },
   },
 ];

@@ -13,7 +13,8 @@ export const ROUND_WAYS: readonly Way[] = [
     skin: { kind: 'handRub', count: 5 },
     skinTest: 'finger',
     shrink: { kind: 'handRub', count: 5 },
-    firms: { kind: 'handRub', count: 5 },
+    // Little at once: what firms it shrinks it too.
+    firms: { kind: 'handRub', count: 1 },
     firmTest: 'pinch',
   },
   {

@@ -39,10 +39,9 @@ const pictureOf = (input: PlanInput): Picture => {
   };
 };
 
-/** A form at a glance. Forty of them are made one after the other: the page answers between two. */
-export const FormPicture = memo(({ input }: { readonly input: PlanInput }) => {
+const Picture = ({ input }: { readonly input: PlanInput }) => {
   const picture = useInTurn(input, pictureOf);
-  if (!picture) return <div style={{ width: BOX_PX, height: BOX_PX }} />;
+  if (!picture) return null;
   if ('turned' in picture) return <TurnedPicture turned={picture.turned} colour={UNDYED} sizePx={BOX_PX} />;
   return (
     <svg width={BOX_PX} height={BOX_PX} aria-hidden="true">
@@ -60,5 +59,15 @@ export const FormPicture = memo(({ input }: { readonly input: PlanInput }) => {
       </g>
     </svg>
   );
-});
+};
+
+/**
+ * A form at a glance. Forty of them are made one after the other: the page answers between two. A finger never lands on the picture itself: it may
+ * come between its touching down and its lifting.
+ */
+export const FormPicture = memo(({ input }: { readonly input: PlanInput }) => (
+  <div className="pointer-events-none" style={{ width: BOX_PX, height: BOX_PX }}>
+    <Picture input={input} />
+  </div>
+));
 FormPicture.displayName = 'FormPicture';

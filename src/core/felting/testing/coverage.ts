@@ -5,8 +5,8 @@ import type { Judge } from '../../acts/vocabulary';
 import { rangeOf, sharesAfter } from '../predict';
 import { infer } from '../infer';
 import type { FeltingRecord } from '../likelihood';
-import { lookSeen } from './eye';
-import { type Oddity, simulatedPiece } from './simulatedPiece';
+import { lookSeen } from '../eye';
+import { type Oddity, simulatedPiece } from '../simulatedPiece';
 
 /** How often a range held what came. */
 export interface Coverage {

@@ -3,8 +3,8 @@ import { addWork, GENERAL_PRIOR, NO_WORK, type FeltingWork } from '../feltingMod
 import { forecastPiece } from '../forecastPiece';
 import type { MoveSize } from '../nextMove';
 import type { FeltingRecord } from '../likelihood';
-import { lookSeen } from './eye';
-import { type SimulatedPiece, simulatedPiece } from './simulatedPiece';
+import { lookSeen } from '../eye';
+import { type SimulatedPiece, simulatedPiece } from '../simulatedPiece';
 
 /** How made-up pieces end under a way of working. */
 export interface Ends {

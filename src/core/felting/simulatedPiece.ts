@@ -1,4 +1,4 @@
-import { normal, type Random } from '../../numeric/random';
+import { normal, type Random } from '../numeric/random';
 import {
   type Prior,
   driftSd,
@@ -15,8 +15,8 @@ import {
   type Tensor,
   type FeltingWork,
   ZERO,
-} from '../feltingModel';
-import { choleskyOf } from '../likelihood';
+} from './feltingModel';
+import { choleskyOf } from './likelihood';
 
 /** How a made-up felt differs from what the model takes for granted. */
 export interface Oddity {

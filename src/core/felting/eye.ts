@@ -1,8 +1,8 @@
-import type { DrawingMark } from '../../acts/vocabulary';
-import { normal, type Random } from '../../numeric/random';
-import type { Gauge } from '../../forms/formKind';
-import { finishedMm, laidMm } from '../../quantity';
-import { drawingRange, type LogRange, meanRange } from '../drawingRange';
+import type { DrawingMark } from '../acts/vocabulary';
+import { normal, type Random } from '../numeric/random';
+import type { Gauge } from '../forms/formKind';
+import { finishedMm, laidMm } from '../quantity';
+import { drawingRange, type LogRange, meanRange } from './drawingRange';
 
 /** A piece is laid so long, mm: a finger on the drawing is a length. */
 const LAID_MM = 500;
@@ -10,7 +10,7 @@ const LAID_MM = 500;
 const EYE_SD = 0.03;
 
 /** The mark at which an eye sees the edge of a piece, by the mean of its lines. */
-const markSeen = (seen: number, wanted: number): DrawingMark => {
+export const markSeen = (seen: number, wanted: number): DrawingMark => {
   const target = LAID_MM * Math.exp(wanted);
   const mm = LAID_MM * Math.exp(seen);
   const gauge = gaugeFrom(0, wanted);

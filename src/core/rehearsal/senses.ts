@@ -1,0 +1,106 @@
+import type { Act } from '../acts/act';
+import type { DrawingMark, PinchGrade, TestName } from '../acts/vocabulary';
+import { markSeen } from '../felting/eye';
+import { linesNow } from '../forms/fits';
+import { gaugeAxis } from '../forms/gaugeAxis';
+import type { Gauge } from '../forms/formKind';
+import { normal } from '../numeric/random';
+import { chanceAt } from './chanceAt';
+import type { Hidden, Rehearsed } from './hidden';
+import type { FeltTruth } from './rehearse';
+
+/** How far a test scatters, as a share of the way to its next grade. Common practice. */
+const TEST_SD = 0.06;
+/** How far a hole comes out from what was cut, as a logarithm. Common practice. */
+const HOLE_SD = 0.01;
+const EYE_SD = 0.03;
+
+/** The grade, by the values from which each but the first is given. */
+const gradeOf = (value: number, from: readonly number[]): number => from.filter(v => value >= v).length;
+
+const least = (values: Iterable<number>): number => Math.min(...values);
+
+/** The chance of this test at this point of the log: the same question asked again with nothing done between has the same answer. */
+const scatter = ({ seed }: Hidden, { entries }: FeltTruth, salt: number): number =>
+  TEST_SD * normal(chanceAt(seed, 'test', 16 * entries.length + salt));
+
+/** What comes of pinching the skin: of the side that is least far. */
+export const pinched = (truth: FeltTruth, hidden: Hidden): PinchGrade => {
+  const skin = least(truth.skin.values()) + scatter(hidden, truth, 0);
+  if (skin < 0.5) return 0;
+  if (skin < 1) return 1;
+  return truth.firm + scatter(hidden, truth, 1) / 3 < 1 ? 2 : 3;
+};
+
+/** What comes of any other test. */
+export const tested = (test: TestName, truth: FeltTruth, hidden: Hidden): number => {
+  const skin = least(truth.skin.values()) + scatter(hidden, truth, 2);
+  const firm = truth.firm + scatter(hidden, truth, 3) / 3;
+  const way = truth.progress + scatter(hidden, truth, 4) / 3;
+  const isThin = truth.faults.some(f => f.fault === 'thin' && !f.isMended);
+  switch (test) {
+    case 'finger':
+      return gradeOf(skin, [1]);
+    case 'pull':
+      return gradeOf(skin, [0.7, 1.3]);
+    case 'light':
+      return isThin ? (truth.faults.some(f => f.fault === 'thin' && f.isFast) ? 0 : 1) : 2;
+    case 'squeeze':
+      return gradeOf(firm, [0.3, 0.65, 1, 1.15]);
+    case 'cloth':
+      return skin < 1 ? 0 : gradeOf(firm, [1]) + 1;
+    case 'bend':
+      return gradeOf(firm, [0.35, 0.75, 1]);
+    case 'resist':
+      return gradeOf(way, [0.25, 0.75]);
+  }
+};
+
+/** What a tape reads of every line that can be measured now, mm by its id. */
+export const taped = (
+  truth: FeltTruth,
+  hidden: Hidden,
+  { form }: Rehearsed,
+): Readonly<Record<string, number>> => {
+  const { modelled, measurable, openings } = linesNow(form, truth.state.isCut);
+  const felt = modelled.slice(0, measurable).map(g => {
+    const at = truth.lines.findIndex(l => l.id === g.id);
+    return [g.id, Math.round(g.laidMm * (truth.taped[at] ?? 1))] as const;
+  });
+  const holes = openings.map((g, n) => {
+    const off = HOLE_SD * normal(chanceAt(hidden.seed, 'hole', n));
+    return [g.id, Math.round(g.wantedMm * Math.exp(off))] as const;
+  });
+  return Object.fromEntries([...felt, ...holes]);
+};
+
+/** Where an eye sees the edge of some lines against the drawing. */
+const seen = (truth: FeltTruth, lines: readonly Gauge[], off: number): DrawingMark => {
+  const mean = (value: (g: Gauge) => number): number =>
+    lines.reduce((sum, g) => sum + value(g), 0) / lines.length;
+  const now = mean(g => Math.log(truth.shares[truth.lines.findIndex(l => l.id === g.id)] ?? 1));
+  return markSeen(
+    now + EYE_SD * off,
+    mean(g => Math.log(g.wantedMm / g.laidMm)),
+  );
+};
+
+/** What a look at the drawing says: each way by itself, where there are lines both ways. */
+export const compared = (
+  truth: FeltTruth,
+  hidden: Hidden,
+  { form }: Rehearsed,
+): Extract<Act, { kind: 'compare' }> => {
+  const { modelled } = linesNow(form, truth.state.isCut);
+  const way = (axis: 'along' | 'across'): readonly Gauge[] =>
+    modelled.filter(g => gaugeAxis(g.directionDeg) === axis);
+  const random = chanceAt(hidden.seed, 'eye', truth.entries.length);
+  const [along, across] = [way('along'), way('across')];
+  if (along.length === 0 || across.length === 0)
+    return { kind: 'compare', at: seen(truth, modelled, normal(random)) };
+  return {
+    kind: 'compare',
+    at: seen(truth, along, normal(random)),
+    across: seen(truth, across, normal(random)),
+  };
+};
