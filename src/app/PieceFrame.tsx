@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { PlanInput } from '../core/plan/planInput';
 import { AgainDialog } from '../features/again/AgainDialog';
@@ -9,21 +9,11 @@ import { newLine, newOrder, orderKind } from '../records/order';
 import { type Piece, pieceAgain } from '../records/piece';
 import { useNotify } from '../session/notices';
 import type { PieceContext } from '../session/pieceContext';
-import { issueText } from '../words/issues';
 import { planOf } from '../core/plan/planOf';
-import { refusalOf } from '../core/plan/refusalOf';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
-import type { ChangeLabel } from '../session/changes';
-import {
-  useAdd,
-  useAddPiece,
-  useChangePiece,
-  useChangeSettings,
-  useDeletePiece,
-} from '../session/useChanges';
-import { benchLog, layings, weighings } from '../core/log/logParts';
-import { useEntries, usePiece, useSettings, useWools } from '../session/useRecords';
+import { useAdd, useAddPiece, useChangeSettings, useDeletePiece } from '../session/useChanges';
+import { useEntries, usePiece, useSettings } from '../session/useRecords';
 import { useLastTime } from '../session/useLastTime';
 import { useUndo } from '../session/useUndo';
 import { Button } from '../ui/Button';
@@ -35,6 +25,7 @@ import { useTitle } from '../ui/useTitle';
 import { ViewButtons } from './Shell';
 import { useShellActs } from './shellActs';
 import { useAtBench } from './useAtBench';
+import { useStage, withPlan } from './useStage';
 
 const STAGES = [
   { to: 'plan', text: 'Plan' },
@@ -45,15 +36,6 @@ const STAGES = [
   { to: 'diary', text: 'Diary' },
   { to: 'cost', text: 'Cost' },
 ] as const;
-
-/** A plan with the shrinkage changed is the felter's own, wherever the figure came from before. */
-const withPlan = (piece: Piece, plan: PlanInput): Piece => {
-  if (plan === piece.plan) return piece;
-  const same =
-    plan.shrinkage.along === piece.plan.shrinkage.along &&
-    plan.shrinkage.across === piece.plan.shrinkage.across;
-  return { ...piece, plan, shrinkageFrom: same ? piece.shrinkageFrom : 'felter' };
-};
 
 const usePieceActs = (piece: Piece) => {
   const { chance, nowIso } = useWorkshop();
@@ -125,6 +107,7 @@ const PieceStrip = ({
   readonly change: PieceContext['change'];
 }) => {
   const { save, again, promise, remove } = usePieceActs(piece);
+  const navigate = useNavigate();
   const roomy = useRoomy('lg');
   const roomyForStages = useRoomy('md');
   const atBench = useAtBench();
@@ -136,6 +119,7 @@ const PieceStrip = ({
     { text: 'Make again', run: () => again() },
     { text: 'Another size', run: () => setOtherwise(true) },
     { text: 'Recipe card', run: () => setCard(true) },
+    { text: 'Rehearse it', run: () => void navigate(`/rehearse/${piece.id}`) },
     { text: 'Promise it by a day', run: promise },
     { text: 'Save piece', run: save },
     { text: 'Delete', run: remove },
@@ -214,41 +198,15 @@ const PieceStrip = ({
 };
 
 const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: readonly Entry[] }) => {
-  const settings = useSettings();
-  const wools = useWools();
-  const changePiece = useChangePiece();
+  const stage = useStage(piece, entries);
   const atBench = useAtBench();
   const last = useLastTime(piece);
-  const { tell } = useNotify();
   const { pathname } = useLocation();
   useTitle(piece.name, STAGES.find(s => pathname.endsWith(`/${s.to}`))?.text ?? 'Plan');
-  const plan = planOf(piece.plan);
-  const parts = useMemo(
-    () => ({
-      entries: benchLog(entries),
-      weighings: weighings(entries),
-      layings: layings(entries),
-    }),
-    [entries],
-  );
-  const change = (how: (p: Piece) => Piece, told: ChangeLabel): void => changePiece(piece.id, how, told);
-  const stage: PieceContext = {
-    piece,
-    plan,
-    ...parts,
-    settings,
-    wool: wools.find(w => w.id === piece.woolId) ?? null,
-    change,
-    changePlan: (how, told) => {
-      const refused = refusalOf(piece.plan, how(piece.plan));
-      if (refused.length > 0) return tell({ text: refused.map(issueText).join(' ') });
-      change(p => withPlan(p, how(p.plan)), told);
-    },
-  };
   return (
     <>
       <h1 className="sr-only">{piece.name}</h1>
-      <PieceStrip piece={piece} change={change} />
+      <PieceStrip piece={piece} change={stage.change} />
       {!atBench && <LastTime last={last} />}
       <Outlet context={stage} />
     </>

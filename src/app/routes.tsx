@@ -87,6 +87,9 @@ const FinishView = view(/\/finish$/, async () => (await import('../features/fini
 const DiaryView = view(/\/diary$/, async () => (await import('../features/diary/DiaryView')).DiaryView);
 const CostView = view(/\/cost$/, async () => (await import('../features/cost/CostView')).CostView);
 
+const RehearsalFrame = view(/^\/rehearse\//, async () => (await import('./RehearsalFrame')).RehearsalFrame);
+const RehearsalStage = view(/^\/rehearse\//, async () => (await import('./RehearsalStage')).RehearsalStage);
+
 /** What has to be said for the whole stay. */
 interface First {
   readonly notice: Notice | null;
@@ -131,6 +134,14 @@ export const Views = (first: First) => (
           <Route path="finish" element={guarded(<FinishView />)} />
           <Route path="diary" element={guarded(<DiaryView />)} />
           <Route path="cost" element={guarded(<CostView />)} />
+        </Route>
+        <Route path="rehearse/:ofId" element={guarded(<RehearsalFrame />)}>
+          <Route path=":pieceId" element={guarded(<RehearsalStage />)}>
+            <Route path="bench" element={guarded(<BenchView />)} />
+            <Route path="finish" element={guarded(<FinishView />)} />
+            <Route path="truth" element={null} />
+          </Route>
+          <Route path="*" element={null} />
         </Route>
         <Route path="*" element={<NotHere error={null} />} />
       </Route>

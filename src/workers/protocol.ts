@@ -13,6 +13,10 @@ import type { Issue } from '../core/issues';
 import type { OpenWork, PlannedWork } from '../core/schedule/planWork';
 import type { PromiseReadiness } from '../core/schedule/readinessOf';
 import type { Polygon } from '../core/outline/polygon';
+import type { LogEntry } from '../core/log/entry';
+import type { Hidden } from '../core/rehearsal/hidden';
+import type { Played, Player } from '../core/rehearsal/playAdvice';
+import type { RehearsalSetup } from '../core/rehearsal/rehearsedOf';
 import type { Result } from '../core/result';
 import type { Orientation, PaperName } from '../drawing/sheets';
 import type { RecipeCard } from '../records/recipeCard';
@@ -125,6 +129,16 @@ export interface Jobs {
     readonly request: { readonly open: OpenWork };
     readonly answer: PlannedWork;
   };
+  /** A rehearsal played on by the advice alone, from where a log is. */
+  readonly playAdvice: {
+    readonly request: {
+      readonly setup: RehearsalSetup;
+      readonly hidden: Hidden;
+      readonly player: Player;
+      readonly log: readonly LogEntry[];
+    };
+    readonly answer: Result<Played>;
+  };
   /** How likely each promise is to be ready. */
   readonly readiness: {
     readonly request: { readonly open: OpenWork; readonly rank: readonly number[] };
@@ -163,6 +177,7 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   recipeCardPdf: 30_000,
   readRecipe: 30_000,
   accuracy: 60_000,
+  playAdvice: 120_000,
   schedule: 30_000,
   readiness: 60_000,
   summaries: 60_000,

@@ -103,6 +103,14 @@ const WORK: JobRunner = {
     const { planWork } = await import('../core/schedule/planWork');
     return { answer: planWork(open) };
   },
+  playAdvice: async ({ setup, log, ...of }) => {
+    const [{ rehearsedOf }, { playAdvice }] = await Promise.all([
+      import('../core/rehearsal/rehearsedOf'),
+      import('../core/rehearsal/playAdvice'),
+    ]);
+    const rehearsed = rehearsedOf(setup);
+    return { answer: rehearsed.ok ? ok(playAdvice(log, { ...of, rehearsed: rehearsed.value })) : rehearsed };
+  },
   summaries: async ({ pieces }) => {
     const { summaryOf } = await import('./summaryOf');
     return { answer: pieces.map(summaryOf) };

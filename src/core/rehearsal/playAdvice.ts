@@ -27,7 +27,7 @@ export interface Player {
 }
 
 /** What the bench would advise of a log, by the same model and rules. */
-export const adviceFor = (log: readonly LogEntry[], of: Rehearsed, player: Player): ProposedAct => {
+const adviceFor = (log: readonly LogEntry[], of: Rehearsed, player: Player): ProposedAct => {
   const { form, way, judge, habits, usual } = of;
   const state = benchState(log);
   const lines = linesNow(form, state.isCut);
@@ -70,7 +70,7 @@ export const adviceFor = (log: readonly LogEntry[], of: Rehearsed, player: Playe
 };
 
 /** The act that comes of an advice, with what the hands and the tape find; null where the work ends. */
-export const actOf = (
+const actOf = (
   proposed: ProposedAct,
   truth: FeltTruth,
   of: { readonly rehearsed: Rehearsed; readonly hidden: Hidden },
@@ -126,15 +126,13 @@ export const playAdvice = (
       stretched > 1 ? null : actOf(proposed, rehearse(rehearsed, hidden, played), { rehearsed, hidden });
     if (!act) return { log: played, isEnded: true };
     const last = played.at(-1);
-    played = [
-      ...played,
-      {
-        id: `played-${played.length + 1}`,
-        seq: (last?.seq ?? 0) + 1,
-        at: last?.at ?? '2026-01-01T00:00:00.000Z',
-        act,
-      },
-    ];
+    // A new log each time: what is worked out of a log is kept by the log.
+    played = played.concat({
+      id: `played-${played.length + 1}`,
+      seq: (last?.seq ?? 0) + 1,
+      at: last?.at ?? '2026-01-01T00:00:00.000Z',
+      act,
+    });
   }
   return { log: played, isEnded: false };
 };

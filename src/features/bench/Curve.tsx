@@ -11,7 +11,7 @@ import { useSomePieces } from '../../session/useSomePieces';
 import { useSummaries } from '../../session/useSummaries';
 import type { ChartLine } from '../../ui/chart/LineChart';
 import { later } from '../../ui/later';
-import { usePrior } from './usePrior';
+import { usePrior } from '../../session/usePrior';
 
 const LineChart = later(
   async () => (await import('../../ui/chart/LineChart')).LineChart,

@@ -72,7 +72,7 @@ export const GaugeStatus = ({
   <ul className="flex flex-col gap-2" aria-label="Measuring lines">
     {forecast.gaugeProgress.map((s, g) => (
       <li key={s.gauge.id}>
-        <div className="flex items-baseline gap-2 leading-none">
+        <div className="flex flex-wrap items-baseline gap-x-2 leading-none">
           <span className="text-2xl font-semibold">{s.gauge.id}</span>
           <span className={`text-5xl font-semibold ${s.measured ? 'text-now' : 'text-chalk'}`}>
             {showFigure(s.nowMm, 'length', { units: units })}

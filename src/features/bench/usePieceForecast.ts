@@ -10,7 +10,7 @@ import { SIZE_TOLERANCE } from '../../core/tolerances';
 import { valueOf } from '../../session/jobError';
 import type { PieceContext } from '../../session/pieceContext';
 import { useWorkshop } from '../../session/workshop';
-import { usePrior } from './usePrior';
+import { usePrior } from '../../session/usePrior';
 
 /**
  * What the felting model says of the piece, from the worker. Null until it has answered for the measurings there are; while a

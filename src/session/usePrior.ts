@@ -1,20 +1,30 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { type PriorEvidence, pooledPrior, type PooledPrior } from '../../core/felting/pooledPrior';
-import { finishedRecords } from '../../core/felting/finishedRecords';
-import { trainingPiecesOf } from '../../core/felting/trainingPieces';
-import { benchLog } from '../../core/log/logParts';
-import { breedOf } from '../../core/wool/breeds';
-import { swatchesSay } from '../../session/swatchesSay';
-import { valueOf } from '../../session/jobError';
-import type { PieceContext } from '../../session/pieceContext';
-import { useSomePieces } from '../../session/useSomePieces';
-import { useSummaries } from '../../session/useSummaries';
-import { useSwatches, useWools } from '../../session/useRecords';
-import { useWorkshop } from '../../session/workshop';
+import { type PriorEvidence, pooledPrior, type PooledPrior } from '../core/felting/pooledPrior';
+import { finishedRecords } from '../core/felting/finishedRecords';
+import { trainingPiecesOf } from '../core/felting/trainingPieces';
+import { benchLog } from '../core/log/logParts';
+import { breedOf } from '../core/wool/breeds';
+import { swatchesSay } from './swatchesSay';
+import { valueOf } from './jobError';
+import type { Piece } from '../records/piece';
+import { useSomePieces } from './useSomePieces';
+import { useAllSummaries, useSummaries } from './useSummaries';
+import { useSwatches, useWools } from './useRecords';
+import { useWorkshop } from './workshop';
 
-/** What is expected of this piece by what the maker finished before, and how many pieces and swatches said so. */
-export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces: number } => {
+/** What is expected of a piece by what its maker finished before. */
+interface Expected extends PooledPrior {
+  /** How many pieces and swatches said so. */
+  readonly pieces: number;
+  /** True once all of them have answered. */
+  readonly isWhole: boolean;
+  /** Ids of the pieces that are asked. */
+  readonly asked: readonly string[];
+}
+
+/** What is expected of this piece by what the maker finished before, and who said so. */
+export const usePrior = (context: { readonly piece: Pick<Piece, 'id' | 'woolId'> }): Expected => {
   const { id: pieceId, woolId } = context.piece;
   const { workers } = useWorkshop();
   const wools = useWools();
@@ -33,7 +43,7 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
   const worked = read
     .map(({ piece, log }) => ({ piece, log: benchLog(log) }))
     .filter(({ log }) => log.length > 0);
-  const { data } = useQuery({
+  const { data, isError } = useQuery({
     queryKey: ['learn', worked.map(({ piece, log }) => [piece.id, piece.updatedAt, log.length])],
     queryFn: async () => {
       const records = worked.flatMap(({ piece, log }) =>
@@ -46,6 +56,8 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
     staleTime: Number.POSITIVE_INFINITY,
     retry: 1,
   });
+  const isRead = useAllSummaries() !== null && read.length === finished.length;
+  const isWhole = isRead && (worked.length === 0 || data !== undefined || isError);
   return useMemo(() => {
     const bySwatch = swatchesSay(swatches, breedIdOf).map(s => s.evidence);
     const byPiece = (data ?? []).flatMap(({ id, says }): PriorEvidence[] => {
@@ -55,6 +67,11 @@ export const usePrior = (context: PieceContext): PooledPrior & { readonly pieces
     const ids = new Set(bySwatch.map(s => s.id));
     const all = [...byPiece, ...bySwatch];
     const asked = { woolId: woolId ?? '', breedId: breedIdOf(woolId) };
-    return { ...pooledPrior(all, asked, id => ids.has(id)), pieces: new Set(all.map(e => e.id)).size };
-  }, [data, swatches, finished, woolId, breedIdOf]);
+    return {
+      ...pooledPrior(all, asked, id => ids.has(id)),
+      pieces: new Set(all.map(e => e.id)).size,
+      asked: finished.map(p => p.id),
+      isWhole,
+    };
+  }, [data, swatches, finished, woolId, breedIdOf, isWhole]);
 };

@@ -1,0 +1,123 @@
+import { useEffect, useReducer } from 'react';
+import { Link } from 'react-router';
+import { actWords } from '../../core/acts/act';
+import { duration } from '../../core/acts/actWords';
+import { entriesInForce } from '../../core/log/entriesInForce';
+import { wayOf } from '../../core/ways/register';
+import { localTime } from '../../session/clock';
+import { useNotify } from '../../session/notices';
+import type { PieceContext } from '../../session/pieceContext';
+import { branchFrom, useRehearsal } from '../../session/rehearsal';
+import { SPEEDS, type Speed } from '../../session/rehearsalClock';
+import { buttonClass } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Select } from '../../ui/Select';
+import { pieceWording } from '../../words/pieceWording';
+
+const SPEED_WORDS: Readonly<Record<Speed, string>> = {
+  0: 'paused',
+  1: 'as on the wall',
+  20: '20 times as fast',
+};
+const EVERY_MS = 500;
+
+/** The time of the rehearsal, as it goes. */
+const useTime = (): { readonly nowMs: number; readonly speed: Speed } => {
+  const { clock } = useRehearsal();
+  const [, again] = useReducer((n: number) => n + 1, 0);
+  useEffect(() => {
+    const ends = [clock.subscribe(again), clock.every(EVERY_MS, again)];
+    return () => {
+      for (const end of ends) end();
+    };
+  }, [clock]);
+  return { nowMs: clock.nowMs(), speed: clock.speed() };
+};
+
+/** One try beside others of the same felt. */
+export interface Try {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** What a rehearsal says of itself, its time, and where one can go on from. It stands above the bench, which is as it always is. */
+export const RehearsalStrip = (props: {
+  readonly context: PieceContext;
+  readonly tries: readonly Try[];
+  readonly onTry: (id: string) => void;
+  /** Whether how it truly is is shown. */
+  readonly isTruth: boolean;
+}) => {
+  const { context, tries, onTry, isTruth } = props;
+  const { piece, entries, plan, settings } = context;
+  const rehearsal = useRehearsal();
+  const { failed } = useNotify();
+  const { nowMs, speed } = useTime();
+  const begun = entries[0] ? nowMs - Date.parse(entries[0].at) : 0;
+  const stands = entriesInForce(entries);
+  const wording = plan.ok
+    ? pieceWording(
+        wayOf(plan.value.kind, plan.value.form, piece.way),
+        plan.value.form.faces.length,
+        settings.units,
+      )
+    : null;
+  const again = (seq: number): void => {
+    const name = `${rehearsal.of.name}, try ${tries.length + 1}`;
+    branchFrom(rehearsal, { pieceId: piece.id, seq, name }).then(onTry, failed);
+  };
+  return (
+    <section
+      aria-label="Rehearsal"
+      className="flex flex-wrap items-end gap-x-4 gap-y-1 border-b-2 border-laid bg-soap px-4 py-1"
+    >
+      <p className="min-w-40 flex-1 self-center">
+        <strong>Rehearsal.</strong> Made-up felt: nothing of it is kept.
+      </p>
+      <p className="self-center tabular-nums" aria-label="Time of the rehearsal">
+        {localTime(nowMs)}
+        {begun >= 60_000 && <span className="text-chalk">, {duration(Math.round(begun / 60_000))} in</span>}
+      </p>
+      <Select
+        label="Time goes"
+        value={String(speed)}
+        options={SPEEDS.map(s => ({ value: String(s), text: SPEED_WORDS[s] }))}
+        onPick={value => rehearsal.clock.setSpeed(SPEEDS.find(s => String(s) === value) ?? 1)}
+      />
+      {stands.length > 0 && wording && (
+        <Select
+          label="Try again after"
+          value=""
+          options={[
+            { value: '', text: 'choose a step' },
+            ...stands.map((e, i) => ({
+              value: String(e.seq),
+              text: `${i + 1}. ${actWords(e.act, wording)}`,
+            })),
+          ]}
+          onPick={value => value !== '' && again(Number(value))}
+        />
+      )}
+      {tries.length > 1 && (
+        <Choice
+          label="Tries"
+          value={piece.id}
+          options={tries.map((t, i) => ({ value: t.id, text: `try ${i + 1}` }))}
+          onChoose={onTry}
+        />
+      )}
+      {isTruth ? (
+        <Link to="bench" className={buttonClass('plain', 'dry')}>
+          Back to the bench
+        </Link>
+      ) : (
+        <Link to="truth" className={buttonClass('plain', 'dry')}>
+          How is it truly?
+        </Link>
+      )}
+      <Link to="/" className={buttonClass('plain', 'dry')}>
+        Leave
+      </Link>
+    </section>
+  );
+};

@@ -1,0 +1,245 @@
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { actWords, workOfAct } from '../../core/acts/act';
+import type { PieceWording } from '../../core/acts/actSpec';
+import { benchLog } from '../../core/log/logParts';
+import { meanReading } from '../../core/log/pair';
+import type { Rehearsed, Hidden } from '../../core/rehearsal/hidden';
+import { type FeltTruth, rehearse } from '../../core/rehearsal/rehearse';
+import { SIZE_TOLERANCE } from '../../core/tolerances';
+import { showQuantity, showShare } from '../../core/units/units';
+import type { PieceContext } from '../../session/pieceContext';
+import { valueOf } from '../../session/jobError';
+import { useRehearsal } from '../../session/rehearsal';
+import { usePrior } from '../../session/usePrior';
+import { Button } from '../../ui/Button';
+import type { ChartLine } from '../../ui/chart/LineChart';
+import { later } from '../../ui/later';
+import { pieceWording } from '../../words/pieceWording';
+import { CAME_ABOUT } from '../../words/rehearsal';
+import type { Try } from './RehearsalStrip';
+import { useRehearsed } from './useRehearsed';
+
+const LineChart = later(
+  async () => (await import('../../ui/chart/LineChart')).LineChart,
+  <p className="h-72">Drawing …</p>,
+);
+
+/** How far a felt came, act for act: the work by then, reference rolls, and its share of the way. */
+const curveOf = ({ entries, ways }: FeltTruth): ReadonlyArray<readonly [number, number]> => {
+  let work = 0;
+  return [
+    [0, 0] as const,
+    ...entries.map(({ act }, n) => {
+      work += workOfAct(act, 'hot')?.rolls ?? 0;
+      return [work, ways[n]?.progress ?? 0] as const;
+    }),
+  ];
+};
+
+/** Every line as it truly is, beside what was measured last and what was wanted. */
+const Lines = ({ truth, context }: { readonly truth: FeltTruth; readonly context: PieceContext }) => {
+  const { units } = context.settings;
+  const show = (mm: number): string => showQuantity(mm, 'length', units);
+  return (
+    <table className="w-full max-w-2xl text-left tabular-nums">
+      <thead>
+        <tr className="border-b border-ink">
+          <th scope="col">Line</th>
+          <th scope="col">truly</th>
+          <th scope="col">measured last</th>
+          <th scope="col">wanted</th>
+          <th scope="col">off</th>
+        </tr>
+      </thead>
+      <tbody>
+        {truth.lines.map((line, i) => {
+          const mm = line.laidMm * (truth.shares[i] ?? 1);
+          const off = mm / line.wantedMm - 1;
+          const read = meanReading(truth.state.now, line.id);
+          return (
+            <tr key={line.id} className="border-b border-rim">
+              <th scope="row" className="font-normal">
+                {line.id}, {line.name}
+              </th>
+              <td>{show(mm)}</td>
+              <td>{read === null ? 'never' : show(read)}</td>
+              <td>{show(line.wantedMm)}</td>
+              <td className={Math.abs(off) > SIZE_TOLERANCE ? 'font-semibold text-wanted' : ''}>
+                {off > 0 ? '+' : off < 0 ? '−' : ''}
+                {showShare(Math.abs(off))}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+};
+
+const firmWords = (firm: number): string =>
+  firm >= 1 ? 'It is firm.' : firm >= 0.8 ? 'It is not quite firm yet.' : 'It is still soft.';
+const skinWords = (skin: number): string =>
+  skin >= 1 ? 'Its skin holds.' : 'Its skin does not hold everywhere yet.';
+
+/** What went wrong, and which act brought it. */
+const Wrong = ({ truth, wording }: { readonly truth: FeltTruth; readonly wording: PieceWording }) =>
+  truth.faults.length === 0 ? (
+    <p>Nothing went wrong with it.</p>
+  ) : (
+    <ul className="list-disc pl-6">
+      {truth.faults.map(f => {
+        const n = truth.entries.findIndex(e => e.id === f.entryId);
+        const act = truth.entries[n]?.act;
+        const { begun, fast, by } = CAME_ABOUT[f.fault];
+        return (
+          <li key={f.fault}>
+            {f.isMended ? `${begun} You saw it in time.` : f.isFast ? fast : begun} It came of step {n + 1}
+            {act && `, ${actWords(act, wording)}`}: {by}.
+          </li>
+        );
+      })}
+    </ul>
+  );
+
+/** Which act did what: how far each brought it. */
+const Steps = ({ truth, wording }: { readonly truth: FeltTruth; readonly wording: PieceWording }) => (
+  <details>
+    <summary className="min-h-9 cursor-pointer font-semibold">Which step did what</summary>
+    <ol className="max-w-2xl">
+      {truth.entries.map((e, n) => {
+        const gained = (truth.ways[n]?.progress ?? 0) - (truth.ways[n - 1]?.progress ?? 0);
+        return (
+          <li key={e.id} className="flex gap-3 border-b border-rim py-0.5">
+            <span className="w-8 text-right tabular-nums">{n + 1}.</span>
+            <span className="flex-1">{actWords(e.act, wording)}</span>
+            <span className="tabular-nums">{gained > 0.0005 ? `${showShare(gained)} of the way` : ''}</span>
+          </li>
+        );
+      })}
+    </ol>
+  </details>
+);
+
+/** Logs of the tries, as the bench has them. */
+const useTries = (
+  tries: readonly Try[],
+  of: { readonly rehearsed: Rehearsed; readonly hidden: Hidden } | null,
+) => {
+  const { workshop } = useRehearsal();
+  const logs = useQueries({
+    queries: tries.map(t => workshop.cache.entries(t.id)),
+    combine: results => results.map(r => r.data),
+  });
+  return useMemo(
+    () =>
+      of
+        ? tries.flatMap((t, i) => {
+            const log = logs[i];
+            return log ? [{ ...t, truth: rehearse(of.rehearsed, of.hidden, benchLog(log)) }] : [];
+          })
+        : [],
+    [tries, logs, of],
+  );
+};
+
+/** What the advice alone would have made of the same felt. */
+const useByAdvice = (context: PieceContext, known: ReturnType<typeof useRehearsed>) => {
+  const { hidden, workshop } = useRehearsal();
+  const { belief } = usePrior(context);
+  const { setOfRolls, pace } = context.settings;
+  return useQuery({
+    queryKey: ['by advice', hidden.seed, known?.setup],
+    queryFn: async () => {
+      if (!known) return null;
+      const ask = { setup: known.setup, hidden, player: { pace, setOfRolls, belief }, log: [] };
+      return valueOf(valueOf(await workshop.workers.long.run('playAdvice', ask)));
+    },
+    enabled: known !== null,
+    staleTime: Number.POSITIVE_INFINITY,
+    retry: 1,
+  });
+};
+
+/** How the felt truly is: beside what was believed, which step did what, and what the advice would have made of it. */
+export const TruthView = ({
+  context,
+  tries,
+}: {
+  readonly context: PieceContext;
+  readonly tries: readonly Try[];
+}) => {
+  const { hidden } = useRehearsal();
+  const known = useRehearsed(context);
+  const both = useMemo(() => (known ? { rehearsed: known.rehearsed, hidden } : null), [known, hidden]);
+  const all = useTries(tries, both);
+  const advice = useByAdvice(context, known);
+  if (!known) return <p className="p-4">Fix the plan first.</p>;
+  const { truth, rehearsed } = known;
+  const wording = pieceWording(rehearsed.way, rehearsed.form.faces.length, context.settings.units);
+  const byAdvice = advice.data ? rehearse(rehearsed, hidden, advice.data.log) : null;
+  const lines: readonly ChartLine[] = [
+    ...all.map((t, i): ChartLine => ({
+      name: `try ${i + 1}`,
+      points: curveOf(t.truth),
+      colour: t.id === context.piece.id ? 'now' : 'chalk',
+      marked: true,
+      endsIn: `try ${i + 1}`,
+    })),
+    ...(byAdvice
+      ? [
+          {
+            name: 'by the advice',
+            points: curveOf(byAdvice),
+            colour: 'laid' as const,
+            dash: 'dashed' as const,
+          },
+        ]
+      : []),
+  ];
+  const worst = (of: FeltTruth): number =>
+    Math.max(...of.lines.map((l, i) => Math.abs((l.laidMm * (of.shares[i] ?? 1)) / l.wantedMm - 1)));
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-5 overflow-auto px-6 py-4">
+      <h2 className="text-2xl font-semibold">How it truly is</h2>
+      <p>All of this is the model’s felt, not wool.</p>
+      <section aria-label="Size">
+        <Lines truth={truth} context={context} />
+        <p className="mt-2">
+          {skinWords(Math.min(...truth.skin.values()))} {firmWords(truth.firm)}
+        </p>
+      </section>
+      <section aria-label="What went wrong">
+        <h3 className="text-lg font-semibold">What went wrong</h3>
+        <Wrong truth={truth} wording={wording} />
+      </section>
+      <section aria-label="By the advice">
+        <h3 className="text-lg font-semibold">What the advice would have made of it</h3>
+        {advice.isFetching ? (
+          <p role="status">It is played through …</p>
+        ) : advice.error ? (
+          <p role="alert">
+            {advice.error.message} <Button onClick={() => void advice.refetch()}>Try again</Button>
+          </p>
+        ) : (
+          byAdvice && (
+            <p>
+              On the same felt, in {byAdvice.entries.length} steps, it would have ended within{' '}
+              {showShare(worst(byAdvice))} of every size. Yours is within {showShare(worst(truth))} now.
+            </p>
+          )
+        )}
+        <LineChart
+          lines={lines}
+          xName="work, in rolls"
+          yName="share of the way"
+          yText={showShare}
+          level={{ name: 'target', y: 1 }}
+          label={`Share of the way against work: ${all.map((t, i) => `try ${i + 1} ${showShare(t.truth.progress)}`).join(', ')}${byAdvice ? `, by the advice ${showShare(byAdvice.progress)}` : ''}`}
+        />
+        <p className="text-[13px] text-chalk">Dots: steps of a try. Dashed: by the advice alone.</p>
+      </section>
+      <Steps truth={truth} wording={wording} />
+    </div>
+  );
+};
