@@ -28,12 +28,12 @@ const measure = async (page: Page): Promise<void> => {
 
 /** Tests what the bench asks for, by what the fingers find. */
 const testIt = async (page: Page): Promise<void> => {
-  const name = (
-    await page
-      .getByRole('heading', { name: /^(Finger roll|Squeeze|Back of the cloth)/ })
-      .first()
-      .innerText()
-  ).trim();
+  const name = await page
+    .locator('main')
+    .getByText(/^(Finger roll|Squeeze|Back of the cloth)$/)
+    .locator('visible=true')
+    .last()
+    .innerText();
   const said = await found(page, name);
   await great(page).click();
   const grades = page

@@ -75,7 +75,7 @@ const usePieceActs = (piece: Piece) => {
 };
 
 /** On a phone: the other stages, units, light and help behind one button. */
-const BenchMenu = () => {
+const BenchMenu = ({ pieceId }: { readonly pieceId: string }) => {
   const { units } = useSettings();
   const change = useChangeSettings();
   const { isDark, openHelp } = useShellActs();
@@ -88,6 +88,7 @@ const BenchMenu = () => {
           text: s.text,
           run: () => void navigate(`../${s.to}`, { relative: 'path' }),
         })),
+        { text: 'What if …', run: () => void navigate(`/rehearse/${pieceId}?from=log`) },
         {
           text: units === 'metric' ? 'Inches and ounces' : 'Centimetres and grams',
           run: () => change({ units: units === 'metric' ? 'imperial' : 'metric' }),
@@ -120,6 +121,7 @@ const PieceStrip = ({
     { text: 'Another size', run: () => setOtherwise(true) },
     { text: 'Recipe card', run: () => setCard(true) },
     { text: 'Rehearse it', run: () => void navigate(`/rehearse/${piece.id}`) },
+    { text: 'What if …', run: () => void navigate(`/rehearse/${piece.id}?from=log`) },
     { text: 'Promise it by a day', run: promise },
     { text: 'Save piece', run: save },
     { text: 'Delete', run: remove },
@@ -158,10 +160,13 @@ const PieceStrip = ({
       )}
       {atBench && roomyForStages && (
         <div className="ml-auto flex gap-1">
+          <Button look="bare" onClick={() => void navigate(`/rehearse/${piece.id}?from=log`)}>
+            What if …
+          </Button>
           <ViewButtons />
         </div>
       )}
-      {atBench && !roomyForStages && <BenchMenu />}
+      {atBench && !roomyForStages && <BenchMenu pieceId={piece.id} />}
       {!atBench && (
         <div className="ml-auto flex gap-1">
           {roomy ? (

@@ -30,7 +30,8 @@ const useBegun = (of: {
   const given = search.get('seed');
   const [seed] = useState(() => (given === null ? workshop.chance.seed() : Number(given)));
   // What is believed when it is begun stays believed: later answers change no felt.
-  const [told] = useState({ ...of, seed });
+  const goesOn = search.get('from') === 'log';
+  const [told] = useState({ ...of, seed, goesOn });
   useEffect(() => {
     let made: Rehearsal | null = null;
     let isLeft = false;

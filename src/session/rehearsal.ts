@@ -1,5 +1,7 @@
 import { createContext, useContext } from 'react';
 import { type Act, amountOf, controlOf } from '../core/acts/act';
+import { benchLog } from '../core/log/logParts';
+import { planOf } from '../core/plan/planOf';
 import { USUAL_PACE } from '../core/log/counting';
 import type { Prior } from '../core/felting/feltingModel';
 import type { Hidden } from '../core/rehearsal/hidden';
@@ -20,8 +22,12 @@ export interface Rehearsal {
   readonly workshop: Workshop;
   readonly clock: RehearsalClock;
   readonly hidden: Hidden;
+  /** Other felts that the same log may be of: how far what comes may part. None where nothing was measured yet. */
+  readonly others: readonly Hidden[];
   /** The piece it was made of. */
   readonly of: Piece;
+  /** Up to which place of its log it was there when it was begun. */
+  readonly begunSeq: number;
   /** The first try; others are begun from it. */
   readonly firstId: string;
   readonly close: () => void;
@@ -54,6 +60,25 @@ const laidEntry = (pieceId: string, of: { readonly id: string; readonly at: stri
   act: { kind: 'lay', step: WHOLE_LAYING, how: 'done' },
 });
 
+/** An act that names another entry, as taking back does, names its copy. */
+const withNames = (act: Act, copied: (id: string) => string): Act =>
+  'of' in act && typeof act.of === 'string' ? { ...act, of: copied(act.of) } : act;
+
+/** So many felts show how far what comes may part. */
+const FELTS = 12;
+
+/** The felts that it may be: one that is drawn, or several that a real piece may be. */
+const feltsFor = async (
+  log: readonly Entry[],
+  of: { readonly piece: Piece; readonly belief: Prior; readonly seed: number; readonly goesOn: boolean },
+): Promise<readonly Hidden[]> => {
+  const { piece, belief, seed, goesOn } = of;
+  const plan = planOf(piece.plan);
+  if (!goesOn || !plan.ok) return [{ seed, belief }];
+  const { feltsOf } = await import('../core/rehearsal/goOn');
+  return feltsOf(benchLog(log), { form: plan.value.form, belief, seed, count: FELTS });
+};
+
 /**
  * Begins a rehearsal. All that the bench reads goes along as a copy: wools, swatches, settings, and the pieces from which this one is expected to
  * shrink so. Nothing of it comes back.
@@ -66,16 +91,19 @@ export const makeRehearsal = async (
     readonly belief: Prior;
     readonly asked: readonly string[];
     readonly seed: number;
+    /** True to go on from where the piece is, with a copy of its own log. */
+    readonly goesOn?: boolean;
   },
 ): Promise<Rehearsal> => {
-  const { piece, belief, asked, seed } = of;
+  const { piece, belief, asked, seed, goesOn = false } = of;
   const clock = makeRehearsalClock(from.clock);
   const nowIso = (): string => isoTime(clock.nowMs());
   const store = memoryStore(nowIso);
-  const [wools, swatches, settings, pieces, logs] = await Promise.all([
+  const [wools, swatches, settings, ownLog, pieces, logs] = await Promise.all([
     from.store.all(woolKind),
     from.store.all(swatchKind),
     from.store.settings(),
+    goesOn ? from.store.entries(piece.id) : [],
     Promise.all(asked.map(id => from.store.get(pieceKind, id))),
     Promise.all(asked.map(id => from.store.entries(id))),
   ]);
@@ -83,11 +111,16 @@ export const makeRehearsal = async (
   const own = pieceAgain(piece, { id: firstId, name: piece.name, now: nowIso() });
   const first = { ...own, plan: { ...own.plan, pieces: 1 }, recipe: null, after: null };
   const teachers = pieces.filter(p => p !== null);
+  const copied = (id: string): string => `${id.slice(0, 40)}-${firstId.slice(0, 8)}`;
+  const begun = goesOn
+    ? ownLog.map(e => ({ ...e, id: copied(e.id), pieceId: firstId, act: withNames(e.act, copied) }))
+    : [laidEntry(firstId, { id: from.chance.newId(), at: nowIso() })];
+  const felts = await feltsFor(begun, { piece: first, belief, seed, goesOn });
   await store.transact(() => ({
     batch: {
       ...NO_BATCH,
       put: [...wools, ...swatches, ...teachers, first],
-      entries: [...logs.flat(), laidEntry(firstId, { id: from.chance.newId(), at: nowIso() })],
+      entries: [...logs.flat(), ...begun],
     },
     result: null,
   }));
@@ -107,7 +140,9 @@ export const makeRehearsal = async (
   return {
     workshop,
     clock,
-    hidden: { seed, belief },
+    hidden: felts[0] ?? { seed, belief },
+    others: felts.slice(1),
+    begunSeq: Math.max(...begun.map(e => e.seq)),
     of: piece,
     firstId,
     close: () => {
@@ -116,10 +151,6 @@ export const makeRehearsal = async (
     },
   };
 };
-
-/** An act that names another entry, as taking back does, names its copy. */
-const withNames = (act: Act, copied: (id: string) => string): Act =>
-  'of' in act && typeof act.of === 'string' ? { ...act, of: copied(act.of) } : act;
 
 /** Begins another try from an entry of one: the log up to it is copied, the felt is the same. Gives its id. */
 export const branchFrom = async (

@@ -16,7 +16,7 @@ import {
   type FeltingWork,
   ZERO,
 } from './feltingModel';
-import { choleskyOf } from './likelihood';
+import { choleskyOf, type Particle } from './likelihood';
 
 /** How a made-up felt differs from what the model takes for granted. */
 export interface Oddity {
@@ -71,22 +71,30 @@ export interface SimulatedPiece {
 export const simulatedPiece = (
   random: Random,
   gaugesDeg: readonly number[],
-  of: { readonly odd?: Oddity; readonly belief?: Prior } = {},
+  of: {
+    readonly odd?: Oddity;
+    readonly belief?: Prior;
+    /** Where it goes on from, as the model has a real piece; from what is laid when left out. */
+    readonly from?: Particle;
+  } = {},
 ): SimulatedPiece => {
-  const { odd = {}, belief = GENERAL_PRIOR } = of;
+  const { odd = {}, belief = GENERAL_PRIOR, from } = of;
   const root = choleskyOf(belief.covariance);
   const u = belief.mean.map(() => normal(random));
-  const parameters = parametersOf(
+  const drawn = parametersOf(
     belief.mean.map((m, i) => m + u.reduce((sum, v, j) => sum + root.get(i, j) * v, 0)),
   );
-  const starts = gaugesDeg.map(() => (odd.startSd ?? 0) * normal(random));
+  const parameters = from?.parameters ?? drawn;
+  const drawnStarts = gaugesDeg.map(() => (odd.startSd ?? 0) * normal(random));
+  const starts = from && from.starts.length > 0 ? from.starts : drawnStarts;
   const lines = gaugesDeg.map(lineAt);
   const lostAt = odd.lost ?? logLoss;
-  let tensor: Tensor = ZERO;
+  let tensor: Tensor = from?.tensor ?? ZERO;
   let since = NO_WORK;
-  let logVigour = 0;
-  let innovation = 0;
-  let before: Tensor = ZERO;
+  let logVigour = from?.logVigour ?? 0;
+  // Before the first measuring the hands are what all is reckoned against; of a piece that goes on they are as they come.
+  let innovation = from ? normal(random) : 0;
+  let before: Tensor = tensor;
   const truth = (): readonly number[] => {
     const tilt = Math.exp(parameters.bias);
     const [w11, w22, w12] = [tensor.xx * tilt, tensor.yy / tilt, tensor.xy];

@@ -130,7 +130,9 @@ export const faultsOf = (walk: Walk, hidden: Hidden): readonly CameAbout[] => {
   return occasions(walk).flatMap(({ n, fault }): CameAbout[] => {
     const isPossible = hidden.faults === undefined || hidden.faults.includes(fault);
     const entry = entries[n];
-    if (!isPossible || !entry || begun.has(fault)) return [];
+    // What was really done went as it went.
+    const isReal = (entry?.seq ?? 0) <= (hidden.goesOn?.seq ?? 0);
+    if (!isPossible || !entry || isReal || begun.has(fault)) return [];
     const random = chanceAt(
       hidden.seed,
       'fault',

@@ -1,6 +1,7 @@
 import type { Judge } from '../acts/vocabulary';
 import type { UsualWork } from '../acts/actSpec';
 import type { Prior } from '../felting/feltingModel';
+import type { Particle } from '../felting/likelihood';
 import type { FormPlan } from '../forms/formKind';
 import { normal } from '../numeric/random';
 import type { Habits } from '../ways/habits';
@@ -24,6 +25,8 @@ export interface Hidden {
   readonly belief: Prior;
   /** Faults that can come about, by their ids; all when left out. A lesson may leave only its own. */
   readonly faults?: readonly string[];
+  /** A real piece that is gone on with: up to which place of its log it is as the model has it, and how that is. */
+  readonly goesOn?: { readonly seq: number; readonly felt: Particle };
 }
 
 /** How far makers' skins and firm pieces scatter. Common practice; nothing was measured. */

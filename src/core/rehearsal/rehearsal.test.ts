@@ -12,6 +12,8 @@ import {
   ZERO,
   grow,
 } from '../felting/feltingModel';
+import { feltingRecordOf, formForModel } from '../felting/feltingRecordOf';
+import { forecastPiece } from '../felting/forecastPiece';
 import { simulatedPiece } from '../felting/simulatedPiece';
 import type { FormKind, Offer } from '../forms/formKind';
 import { FORM_KINDS } from '../forms/kinds/registry';
@@ -21,6 +23,7 @@ import { planOf } from '../plan/planOf';
 import { wayOf } from '../ways/register';
 import { CHANCES, type CameAboutId } from './cameAbout';
 import { chanceAt } from './chanceAt';
+import { feltsOf } from './goOn';
 import type { Hidden, Rehearsed } from './hidden';
 import { playAdvice } from './playAdvice';
 import { rehearse } from './rehearse';
@@ -151,6 +154,55 @@ describe('the hidden piece', () => {
     const soft = rehearse(RECTANGLE, hidden(1), logOf(wet(1)));
     expect(tested('finger', soft, hidden(1))).toBe(0);
     expect(tested('bend', soft, hidden(1))).toBe(0);
+  });
+});
+
+describe('what if: a real piece is gone on with', () => {
+  const REAL = logOf(wet(1), rub(1), roll(60), roll(60, 90), { kind: 'measure', readings: {} }, roll(30)).map(
+    e => {
+      const [a, b] = RECTANGLE.form.gauges;
+      if (e.act.kind !== 'measure' || !a || !b) return e;
+      return { ...e, act: { ...e.act, readings: { [a.id]: 0.93 * a.laidMm, [b.id]: 0.94 * b.laidMm } } };
+    },
+  );
+  const of = { form: RECTANGLE.form, belief: GENERAL_PRIOR, seed: 4 };
+
+  it('felts are drawn from what the model makes of the log: they scatter as its forecast does', () => {
+    const felts = feltsOf(REAL, { ...of, count: 300 });
+    const shares = felts.map(h => rehearse(RECTANGLE, h, REAL).shares[0] ?? 1).toSorted((a, b) => a - b);
+    const forecast = forecastPiece(feltingRecordOf(REAL, formForModel(RECTANGLE.form), GENERAL_PRIOR), {
+      targets: { wanted: RECTANGLE.form.gauges.map(g => Math.log(g.wantedMm / g.laidMm)), tolerance: 0.03 },
+      intensity: 1,
+      hasDirections: true,
+      pace: 'careful',
+    }).now[0];
+    expect(Math.abs((shares[150] ?? 0) - (forecast?.median ?? 0))).toBeLessThan(0.006);
+    expect(Math.abs((shares[30] ?? 0) - (forecast?.low80 ?? 0))).toBeLessThan(0.008);
+    expect(Math.abs((shares[270] ?? 0) - (forecast?.high80 ?? 0))).toBeLessThan(0.008);
+  });
+
+  it('what was done went as it went: no fault comes of it, a skin that held holds, and more rolls shrink it on', () => {
+    const felts = feltsOf([...REAL], { ...of, count: 5 });
+    const held = logOf(
+      ...REAL.map(e => e.act),
+      { kind: 'pinch', grade: 2 },
+      { kind: 'measure', readings: { A: 500 } },
+    );
+    const known = feltsOf(held, { ...of, count: 5 });
+    for (const h of known) {
+      const truth = rehearse(RECTANGLE, h, held);
+      expect(Math.min(...truth.skin.values())).toBeGreaterThanOrEqual(1);
+      expect(truth.faults).toEqual([]);
+    }
+    for (const h of felts) {
+      const now = rehearse(RECTANGLE, h, REAL);
+      const on = rehearse(RECTANGLE, h, logOf(...REAL.map(e => e.act), roll(100)));
+      expect(on.progress).toBeGreaterThan(now.progress + 0.01);
+    }
+  });
+
+  it('where nothing was measured they are drawn from what was believed beforehand', () => {
+    expect(feltsOf(logOf(wet(1)), { ...of, count: 2 }).map(h => h.goesOn)).toEqual([undefined, undefined]);
   });
 });
 

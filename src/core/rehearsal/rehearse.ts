@@ -9,6 +9,7 @@ import {
   type FeltingWork,
 } from '../felting/feltingModel';
 import { type SimulatedPiece, simulatedPiece } from '../felting/simulatedPiece';
+import { skinHolds } from '../advice/skin';
 import { isFelt } from '../forms/fits';
 import type { Gauge } from '../forms/formKind';
 import { benchState, type BenchState } from '../log/benchState';
@@ -85,6 +86,11 @@ const skins = ({ form, way }: Rehearsed, hidden: Hidden) => {
       for (const face of sidesOf(act, faces))
         made.set(face, (made.get(face) ?? 0) + (wet.has(face) || !way.bySide ? share : DRY_SKIN * share));
     },
+    /** It was tested, and held. */
+    holds: (): void => {
+      for (const face of faces)
+        made.set(face, Math.max(made.get(face) ?? 0, 1.1 * skinHoldsAt(hidden, face)));
+    },
     /** From 1 on it holds. */
     now: (): ReadonlyMap<number, number> =>
       new Map(faces.map(f => [f, (made.get(f) ?? 0) / skinHoldsAt(hidden, f)])),
@@ -102,16 +108,22 @@ const walked = (entries: readonly LogEntry[], of: Rehearsed, hidden: Hidden) => 
   const piece: SimulatedPiece = simulatedPiece(
     chanceAt(hidden.seed, 'felt'),
     lines.map(g => g.directionDeg),
-    { belief: isSolid ? withoutBias(hidden.belief) : hidden.belief },
+    {
+      belief: isSolid ? withoutBias(hidden.belief) : hidden.belief,
+      ...(hidden.goesOn ? { from: hidden.goesOn.felt } : {}),
+    },
   );
+  const known = hidden.goesOn?.seq ?? 0;
   const skin = skins(of, hidden);
   let water: Water = 'hot';
-  const ways = entries.map(({ act }, n): WayPoint => {
+  const ways = entries.map(({ act, seq }, n): WayPoint => {
     water = waterAfter(act) ?? water;
     const work = reallyDone(act, water, { isSolid, z: normal(chanceAt(hidden.seed, 'hands', n)) });
-    if (work) piece.work(work);
-    if (act.kind === 'measure' || act.kind === 'compare') piece.measure();
+    const isNew = seq > known;
+    if (work && isNew) piece.work(work);
+    if (isNew && (act.kind === 'measure' || act.kind === 'compare')) piece.measure();
     skin.add(act);
+    if (!isNew && skinHolds(benchState(entries.slice(n, n + 1)))) skin.holds();
     const progress = whole < 0 ? sum(piece.truth().slice(0, own)) / whole : 1;
     return { skin: Math.min(...skin.now().values()), progress };
   });

@@ -77,6 +77,18 @@ const Lines = ({ truth, context }: { readonly truth: FeltTruth; readonly context
   );
 };
 
+/** How far the felts part that it may be, after the same steps. */
+const Apart = ({ all }: { readonly all: readonly FeltTruth[] }) => {
+  const ways = all.map(t => t.progress).toSorted((a, b) => a - b);
+  const [least = 0, most = 0] = [ways[0], ways.at(-1)];
+  return (
+    <p role="status">
+      Your piece may be any of {all.length} felts like this one. After these steps they are {showShare(least)}{' '}
+      to {showShare(most)} of the way.
+    </p>
+  );
+};
+
 const firmWords = (firm: number): string =>
   firm >= 1 ? 'It is firm.' : firm >= 0.8 ? 'It is not quite firm yet.' : 'It is still soft.';
 const skinWords = (skin: number): string =>
@@ -145,14 +157,15 @@ const useTries = (
 
 /** What the advice alone would have made of the same felt. */
 const useByAdvice = (context: PieceContext, known: ReturnType<typeof useRehearsed>) => {
-  const { hidden, workshop } = useRehearsal();
+  const { hidden, workshop, begunSeq } = useRehearsal();
   const { belief } = usePrior(context);
+  const begun = context.entries.filter(e => e.seq <= begunSeq);
   const { setOfRolls, pace } = context.settings;
   return useQuery({
     queryKey: ['by advice', hidden.seed, known?.setup],
     queryFn: async () => {
       if (!known) return null;
-      const ask = { setup: known.setup, hidden, player: { pace, setOfRolls, belief }, log: [] };
+      const ask = { setup: known.setup, hidden, player: { pace, setOfRolls, belief }, log: begun };
       return valueOf(valueOf(await workshop.workers.long.run('playAdvice', ask)));
     },
     enabled: known !== null,
@@ -169,7 +182,7 @@ export const TruthView = ({
   readonly context: PieceContext;
   readonly tries: readonly Try[];
 }) => {
-  const { hidden } = useRehearsal();
+  const { hidden, others, begunSeq } = useRehearsal();
   const known = useRehearsed(context);
   const both = useMemo(() => (known ? { rehearsed: known.rehearsed, hidden } : null), [known, hidden]);
   const all = useTries(tries, both);
@@ -177,8 +190,11 @@ export const TruthView = ({
   if (!known) return <p className="p-4">Fix the plan first.</p>;
   const { truth, rehearsed } = known;
   const wording = pieceWording(rehearsed.way, rehearsed.form.faces.length, context.settings.units);
+  const begun = context.entries.filter(e => e.seq <= begunSeq).length;
   const byAdvice = advice.data ? rehearse(rehearsed, hidden, advice.data.log) : null;
+  const apart = others.map(o => rehearse(rehearsed, o, context.entries));
   const lines: readonly ChartLine[] = [
+    ...apart.map((t, i): ChartLine => ({ name: `felt ${i + 2}`, points: curveOf(t), colour: 'rim' })),
     ...all.map((t, i): ChartLine => ({
       name: `try ${i + 1}`,
       points: curveOf(t.truth),
@@ -209,6 +225,7 @@ export const TruthView = ({
           {skinWords(Math.min(...truth.skin.values()))} {firmWords(truth.firm)}
         </p>
       </section>
+      {apart.length > 0 && <Apart all={[truth, ...apart]} />}
       <section aria-label="What went wrong">
         <h3 className="text-lg font-semibold">What went wrong</h3>
         <Wrong truth={truth} wording={wording} />
@@ -224,7 +241,7 @@ export const TruthView = ({
         ) : (
           byAdvice && (
             <p>
-              On the same felt, in {byAdvice.entries.length} steps, it would have ended within{' '}
+              On the same felt, in {byAdvice.entries.length - begun} steps, it would have ended within{' '}
               {showShare(worst(byAdvice))} of every size. Yours is within {showShare(worst(truth))} now.
             </p>
           )
@@ -237,7 +254,10 @@ export const TruthView = ({
           level={{ name: 'target', y: 1 }}
           label={`Share of the way against work: ${all.map((t, i) => `try ${i + 1} ${showShare(t.truth.progress)}`).join(', ')}${byAdvice ? `, by the advice ${showShare(byAdvice.progress)}` : ''}`}
         />
-        <p className="text-[13px] text-chalk">Dots: steps of a try. Dashed: by the advice alone.</p>
+        <p className="text-[13px] text-chalk">
+          Dots: steps of a try. Dashed: by the advice alone.
+          {apart.length > 0 && ' Pale: other felts that it may be.'}
+        </p>
       </section>
       <Steps truth={truth} wording={wording} />
     </div>
