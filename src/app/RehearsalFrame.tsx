@@ -2,12 +2,14 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Try } from '../features/rehearsal/RehearsalStrip';
-import type { Piece } from '../records/piece';
+import type { Lesson } from '../records/lesson';
+import { newPiece, type Piece } from '../records/piece';
 import { useNotify } from '../session/notices';
 import { makeRehearsal, type Rehearsal, RehearsalContext } from '../session/rehearsal';
 import { usePiece } from '../session/useRecords';
+import { useLessons } from '../session/useLessons';
 import { usePrior } from '../session/usePrior';
-import type { Prior } from '../core/felting/feltingModel';
+import { GENERAL_PRIOR, type Prior } from '../core/felting/feltingModel';
 import { useWorkshop, WorkshopContext } from '../session/workshop';
 
 /** What the views of a rehearsal are told by its frame. */
@@ -16,12 +18,18 @@ export interface RehearsalTries {
   readonly onTry: (id: string) => void;
 }
 
-/** Begins a rehearsal of a piece, once; it ends when its view is left. */
-const useBegun = (of: {
+/** What a rehearsal begins with. */
+interface Beginning {
   readonly piece: Piece;
   readonly belief: Prior;
   readonly asked: readonly string[];
-}): Rehearsal | null => {
+  readonly lesson?: Lesson;
+  /** The address that it stands under. */
+  readonly base: string;
+}
+
+/** Begins a rehearsal of a piece, once; it ends when its view is left. */
+const useBegun = (of: Beginning): Rehearsal | null => {
   const workshop = useWorkshop();
   const { failed } = useNotify();
   const [search] = useSearchParams();
@@ -49,8 +57,8 @@ const useBegun = (of: {
   return begun;
 };
 
-const Begun = (of: Parameters<typeof useBegun>[0]) => {
-  const { piece } = of;
+const Begun = (of: Beginning) => {
+  const { piece, base } = of;
   const rehearsal = useBegun(of);
   const navigate = useNavigate();
   const { pieceId } = useParams();
@@ -58,9 +66,9 @@ const Begun = (of: Parameters<typeof useBegun>[0]) => {
   const onTry = useCallback(
     (id: string): void => {
       setOthers(known => (id === rehearsal?.firstId || known.includes(id) ? known : [...known, id]));
-      void navigate(`/rehearse/${piece.id}/${id}/bench`);
+      void navigate(`${base}/${id}/bench`);
     },
-    [navigate, piece.id, rehearsal],
+    [navigate, base, rehearsal],
   );
   const told = useMemo<RehearsalTries>(
     () => ({
@@ -81,7 +89,7 @@ const Begun = (of: Parameters<typeof useBegun>[0]) => {
           {isHere ? (
             <Outlet context={told} />
           ) : (
-            <Navigate to={`/rehearse/${piece.id}/${rehearsal.firstId}/bench`} replace />
+            <Navigate to={`${base}/${rehearsal.firstId}/bench`} replace />
           )}
         </QueryClientProvider>
       </WorkshopContext>
@@ -92,7 +100,11 @@ const Begun = (of: Parameters<typeof useBegun>[0]) => {
 /** What is believed of the felt is known before it is drawn. */
 const Believed = ({ piece }: { readonly piece: Piece }) => {
   const { belief, asked, isWhole } = usePrior({ piece });
-  return isWhole ? <Begun {...{ piece, belief, asked }} /> : <p className="p-4">Opening …</p>;
+  return isWhole ? (
+    <Begun {...{ piece, belief, asked }} base={`/rehearse/${piece.id}`} />
+  ) : (
+    <p className="p-4">Opening …</p>
+  );
 };
 
 /** A rehearsal of a piece: a second workshop in the page, with the bench as it always is. */
@@ -107,4 +119,36 @@ export const RehearsalFrame = () => {
       </p>
     );
   return <Believed key={piece.id} piece={piece} />;
+};
+
+const NOBODY: readonly string[] = [];
+
+const Taught = ({ lesson }: { readonly lesson: Lesson }) => {
+  const { chance, nowIso } = useWorkshop();
+  const [piece] = useState(() => {
+    const { title, plan, judge } = lesson;
+    return newPiece({ id: chance.newId(), name: title, now: nowIso(), plan, judge });
+  });
+  return (
+    <Begun
+      piece={piece}
+      belief={GENERAL_PRIOR}
+      asked={NOBODY}
+      lesson={lesson}
+      base={`/lessons/${lesson.id}`}
+    />
+  );
+};
+
+/** A lesson: a rehearsal of a piece that is only there for it. */
+export const LessonFrame = () => {
+  const { lessonId = '' } = useParams();
+  const lesson = useLessons().all.find(l => l.id === lessonId);
+  return lesson ? (
+    <Taught key={lessonId} lesson={lesson} />
+  ) : (
+    <p className="p-8">
+      This lesson is not here. <Link to="/lessons">All lessons</Link>
+    </p>
+  );
 };

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Outlet, useLocation, useOutletContext, useParams } from 'react-router';
 import { FeltInHands } from '../features/rehearsal/FeltInHands';
+import { LessonPart } from '../features/rehearsal/LessonSteps';
 import { RehearsalStrip } from '../features/rehearsal/RehearsalStrip';
 import { TruthView } from '../features/rehearsal/TruthView';
 import type { Entry } from '../records/entry';
@@ -29,6 +30,7 @@ const Stage = (props: { readonly piece: Piece; readonly entries: readonly Entry[
         <TruthView context={stage} tries={tries} />
       ) : (
         <>
+          {!roomy && <LessonPart context={stage} />}
           {!roomy && (
             <Button className="m-2" aria-pressed={isInHands} onClick={() => setInHands(!isInHands)}>
               {isInHands ? 'Back to the bench' : 'The felt in your hands'}
@@ -39,6 +41,7 @@ const Stage = (props: { readonly piece: Piece; readonly entries: readonly Entry[
               <aside
                 className={`min-h-0 overflow-y-auto border-r border-rim bg-table ${roomy ? 'w-64 shrink-0' : 'flex-1'}`}
               >
+                {roomy && <LessonPart context={stage} />}
                 {inHands}
               </aside>
             )}

@@ -88,7 +88,15 @@ const DiaryView = view(/\/diary$/, async () => (await import('../features/diary/
 const CostView = view(/\/cost$/, async () => (await import('../features/cost/CostView')).CostView);
 
 const RehearsalFrame = view(/^\/rehearse\//, async () => (await import('./RehearsalFrame')).RehearsalFrame);
-const RehearsalStage = view(/^\/rehearse\//, async () => (await import('./RehearsalStage')).RehearsalStage);
+const LessonFrame = view(/^\/lessons\/./, async () => (await import('./RehearsalFrame')).LessonFrame);
+const LessonsView = view(
+  /^\/lessons$/,
+  async () => (await import('../features/rehearsal/LessonsView')).LessonsView,
+);
+const RehearsalStage = view(
+  /^\/(rehearse|lessons)\/./,
+  async () => (await import('./RehearsalStage')).RehearsalStage,
+);
 
 /** What has to be said for the whole stay. */
 interface First {
@@ -136,6 +144,15 @@ export const Views = (first: First) => (
           <Route path="cost" element={guarded(<CostView />)} />
         </Route>
         <Route path="rehearse/:ofId" element={guarded(<RehearsalFrame />)}>
+          <Route path=":pieceId" element={guarded(<RehearsalStage />)}>
+            <Route path="bench" element={guarded(<BenchView />)} />
+            <Route path="finish" element={guarded(<FinishView />)} />
+            <Route path="truth" element={null} />
+          </Route>
+          <Route path="*" element={null} />
+        </Route>
+        <Route path="lessons" element={guarded(<LessonsView />)} />
+        <Route path="lessons/:lessonId" element={guarded(<LessonFrame />)}>
           <Route path=":pieceId" element={guarded(<RehearsalStage />)}>
             <Route path="bench" element={guarded(<BenchView />)} />
             <Route path="finish" element={guarded(<FinishView />)} />

@@ -31,7 +31,7 @@ const OutlineSchema: z.ZodType<DrawnOutline> = z.object({
   mirrored: z.boolean(),
 });
 
-const PlanSchema: z.ZodType<PlanInput> = z.object({
+export const piecePlanSchema: z.ZodType<PlanInput> = z.object({
   form: z.object({
     kind: z.string().max(64),
     measures: z.record(z.string().max(64), figure(LIMITS.measure)),
@@ -69,7 +69,7 @@ export const PieceSchema = z.object({
   woolId: Id.nullable(),
   /** Where the planned shrinkage came from: general practice, pieces of this wool, or the felter. */
   shrinkageFrom: z.enum(['practice', 'wool', 'felter']),
-  plan: PlanSchema,
+  plan: piecePlanSchema,
   /** How it is laid: layers before a flip, and which way fibres lie. */
   laying: z.object({
     order: z.enum(LAY_ORDERS),

@@ -3,10 +3,11 @@ import { type Act, amountOf, controlOf } from '../core/acts/act';
 import { benchLog } from '../core/log/logParts';
 import { planOf } from '../core/plan/planOf';
 import { USUAL_PACE } from '../core/log/counting';
-import type { Prior } from '../core/felting/feltingModel';
+import { GENERAL_PRIOR, type Prior } from '../core/felting/feltingModel';
 import type { Hidden } from '../core/rehearsal/hidden';
 import { WHOLE_LAYING } from '../core/wool/layProgress';
 import { type Entry, ENTRY_VERSION } from '../records/entry';
+import type { Lesson } from '../records/lesson';
 import { type Piece, pieceAgain, pieceKind } from '../records/piece';
 import { swatchKind } from '../records/swatch';
 import { woolKind } from '../records/wool';
@@ -22,10 +23,14 @@ export interface Rehearsal {
   readonly workshop: Workshop;
   readonly clock: RehearsalClock;
   readonly hidden: Hidden;
+  /** What is to be learnt; null where it is only practised. */
+  readonly lesson: Lesson | null;
   /** Other felts that the same log may be of: how far what comes may part. None where nothing was measured yet. */
   readonly others: readonly Hidden[];
   /** The piece it was made of. */
   readonly of: Piece;
+  /** When it was begun, ms since 1970, by its own clock. */
+  readonly startMs: number;
   /** Up to which place of its log it was there when it was begun. */
   readonly begunSeq: number;
   /** The first try; others are begun from it. */
@@ -51,13 +56,28 @@ const lent = (workers: Workers): Workers => {
   return { long: one(workers.long), bench: one(workers.bench), quiet: one(workers.quiet) };
 };
 
-const laidEntry = (pieceId: string, of: { readonly id: string; readonly at: string }): Entry => ({
-  kind: 'entry',
-  version: ENTRY_VERSION,
-  pieceId,
-  seq: 1,
-  ...of,
-  act: { kind: 'lay', step: WHOLE_LAYING, how: 'done' },
+/** The log of a piece that is laid, and what was done with it before. */
+const laidEntries = (
+  pieceId: string,
+  done: readonly Act[],
+  of: { readonly newId: () => string; readonly at: string },
+): readonly Entry[] =>
+  [{ kind: 'lay', step: WHOLE_LAYING, how: 'done' } as const, ...done].map((act, i): Entry => ({
+    kind: 'entry',
+    version: ENTRY_VERSION,
+    pieceId,
+    seq: i + 1,
+    id: of.newId(),
+    at: of.at,
+    act,
+  }));
+
+/** The felt of a lesson: the same for everybody. */
+const feltOf = ({ seed, faults, firmAt }: Lesson): Hidden => ({
+  seed,
+  belief: GENERAL_PRIOR,
+  faults,
+  ...(firmAt === undefined ? {} : { firmAt }),
 });
 
 /** An act that names another entry, as taking back does, names its copy. */
@@ -93,10 +113,13 @@ export const makeRehearsal = async (
     readonly seed: number;
     /** True to go on from where the piece is, with a copy of its own log. */
     readonly goesOn?: boolean;
+    /** What is to be learnt: it says what was done before, and what can go wrong. */
+    readonly lesson?: Lesson;
   },
 ): Promise<Rehearsal> => {
-  const { piece, belief, asked, seed, goesOn = false } = of;
+  const { piece, belief, asked, seed, goesOn = false, lesson } = of;
   const clock = makeRehearsalClock(from.clock);
+  const startMs = clock.nowMs();
   const nowIso = (): string => isoTime(clock.nowMs());
   const store = memoryStore(nowIso);
   const [wools, swatches, settings, ownLog, pieces, logs] = await Promise.all([
@@ -114,8 +137,8 @@ export const makeRehearsal = async (
   const copied = (id: string): string => `${id.slice(0, 40)}-${firstId.slice(0, 8)}`;
   const begun = goesOn
     ? ownLog.map(e => ({ ...e, id: copied(e.id), pieceId: firstId, act: withNames(e.act, copied) }))
-    : [laidEntry(firstId, { id: from.chance.newId(), at: nowIso() })];
-  const felts = await feltsFor(begun, { piece: first, belief, seed, goesOn });
+    : laidEntries(firstId, lesson?.done ?? [], { newId: from.chance.newId, at: nowIso() });
+  const felts = lesson ? [feltOf(lesson)] : await feltsFor(begun, { piece: first, belief, seed, goesOn });
   await store.transact(() => ({
     batch: {
       ...NO_BATCH,
@@ -142,6 +165,8 @@ export const makeRehearsal = async (
     clock,
     hidden: felts[0] ?? { seed, belief },
     others: felts.slice(1),
+    lesson: lesson ?? null,
+    startMs,
     begunSeq: Math.max(...begun.map(e => e.seq)),
     of: piece,
     firstId,

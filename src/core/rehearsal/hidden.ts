@@ -25,6 +25,8 @@ export interface Hidden {
   readonly belief: Prior;
   /** Faults that can come about, by their ids; all when left out. A lesson may leave only its own. */
   readonly faults?: readonly string[];
+  /** At which share of its way it is firm, where that is not drawn. */
+  readonly firmAt?: number;
   /** A real piece that is gone on with: up to which place of its log it is as the model has it, and how that is. */
   readonly goesOn?: { readonly seq: number; readonly felt: Particle };
 }
@@ -38,5 +40,5 @@ export const skinHoldsAt = ({ seed }: Pick<Hidden, 'seed'>, face: number): numbe
   0.9 * Math.exp(SKIN_SD * normal(chanceAt(seed, 'skin', face)));
 
 /** Share of the way to the target at which it is firm by itself: about 0.95. */
-export const firmAt = ({ seed }: Pick<Hidden, 'seed'>): number =>
-  FIRM.mean + FIRM.sd * normal(chanceAt(seed, 'firm'));
+export const firmAt = ({ seed, firmAt: given }: Pick<Hidden, 'seed' | 'firmAt'>): number =>
+  given ?? FIRM.mean + FIRM.sd * normal(chanceAt(seed, 'firm'));

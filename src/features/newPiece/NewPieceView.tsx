@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { FormKind, Offer, Purpose } from '../../core/forms/formKind';
 import { FORM_KINDS } from '../../core/forms/kinds/registry';
 import { newPlan, startFrom, type StartFrom } from '../../core/plan/newPlan';
@@ -95,7 +95,13 @@ export const NewPieceView = () => {
           <Choice label="Start from" value={from} options={STARTS} onChoose={setFrom} />
         </div>
       </div>
-      <p className="mt-1 mb-4 max-w-prose text-chalk">{SAID[from]}</p>
+      <p className="mt-1 mb-4 max-w-prose text-chalk">
+        {SAID[from]} To practise first, with no wool, there are{' '}
+        <Link to="/lessons" className="underline">
+          lessons
+        </Link>
+        .
+      </p>
       {groups.map(g => (
         <section key={g.title} aria-label={g.title} className="mb-5">
           <h2 className="mb-1 text-xl font-semibold">{g.title}</h2>

@@ -53,7 +53,7 @@ export const RehearsalStrip = (props: {
   const rehearsal = useRehearsal();
   const { failed } = useNotify();
   const { nowMs, speed } = useTime();
-  const begun = entries[0] ? nowMs - Date.parse(entries[0].at) : 0;
+  const begun = nowMs - rehearsal.startMs;
   const stands = entriesInForce(entries);
   const wording = plan.ok
     ? pieceWording(
@@ -79,6 +79,7 @@ export const RehearsalStrip = (props: {
         {begun >= 60_000 && <span className="text-chalk">, {duration(Math.round(begun / 60_000))} in</span>}
       </p>
       <Select
+        className="max-sm:hidden"
         label="Time goes"
         value={String(speed)}
         options={SPEEDS.map(s => ({ value: String(s), text: SPEED_WORDS[s] }))}

@@ -25,14 +25,19 @@ const LineChart = later(
   <p className="h-72">Drawing …</p>,
 );
 
-/** How far a felt came, act for act: the work by then, reference rolls, and its share of the way. */
-const curveOf = ({ entries, ways }: FeltTruth): ReadonlyArray<readonly [number, number]> => {
+/** How far a felt came since the rehearsal began, act for act: the work by then, reference rolls, and its share of the way. */
+const curveOf = (
+  { entries, ways }: FeltTruth,
+  begunSeq: number,
+): ReadonlyArray<readonly [number, number]> => {
   let work = 0;
+  const before = entries.findLastIndex(e => e.seq <= begunSeq);
   return [
-    [0, 0] as const,
-    ...entries.map(({ act }, n) => {
+    [0, ways[before]?.progress ?? 0] as const,
+    ...entries.flatMap(({ act, seq }, n) => {
+      if (seq <= begunSeq) return [];
       work += workOfAct(act, 'hot')?.rolls ?? 0;
-      return [work, ways[n]?.progress ?? 0] as const;
+      return [[work, ways[n]?.progress ?? 0] as const];
     }),
   ];
 };
@@ -194,10 +199,14 @@ export const TruthView = ({
   const byAdvice = advice.data ? rehearse(rehearsed, hidden, advice.data.log) : null;
   const apart = others.map(o => rehearse(rehearsed, o, context.entries));
   const lines: readonly ChartLine[] = [
-    ...apart.map((t, i): ChartLine => ({ name: `felt ${i + 2}`, points: curveOf(t), colour: 'rim' })),
+    ...apart.map((t, i): ChartLine => ({
+      name: `felt ${i + 2}`,
+      points: curveOf(t, begunSeq),
+      colour: 'rim',
+    })),
     ...all.map((t, i): ChartLine => ({
       name: `try ${i + 1}`,
-      points: curveOf(t.truth),
+      points: curveOf(t.truth, begunSeq),
       colour: t.id === context.piece.id ? 'now' : 'chalk',
       marked: true,
       endsIn: `try ${i + 1}`,
@@ -206,7 +215,7 @@ export const TruthView = ({
       ? [
           {
             name: 'by the advice',
-            points: curveOf(byAdvice),
+            points: curveOf(byAdvice, begunSeq),
             colour: 'laid' as const,
             dash: 'dashed' as const,
           },
@@ -217,7 +226,7 @@ export const TruthView = ({
     Math.max(...of.lines.map((l, i) => Math.abs((l.laidMm * (of.shares[i] ?? 1)) / l.wantedMm - 1)));
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-5 overflow-auto px-6 py-4">
-      <h2 className="text-2xl font-semibold">How it truly is</h2>
+      <h2 className="text-2xl font-semibold">{apart.length > 0 ? 'How it may be' : 'How it truly is'}</h2>
       <p>All of this is the model’s felt, not wool.</p>
       <section aria-label="Size">
         <Lines truth={truth} context={context} />

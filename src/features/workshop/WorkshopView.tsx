@@ -126,6 +126,17 @@ const Empty = () => (
     <Link to="/new" className={`${buttonClass('main', 'dry')} mt-4`}>
       Plan the first piece
     </Link>
+    <p className="mt-4">
+      Never felted? Practise first, on a piece that uses no wool:{' '}
+      <Link to="/lessons/skin" className="underline">
+        the first lesson
+      </Link>
+      , or{' '}
+      <Link to="/lessons" className="underline">
+        all of them
+      </Link>
+      .
+    </p>
   </div>
 );
 
