@@ -96,22 +96,19 @@ test('at size and firm the great button leads to the finish', async ({ page }) =
   for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter']) await page.keyboard.press(key);
   await expect(next).toContainText('That does not fit your other measurements');
   for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter']) await page.keyboard.press(key);
-  // The resist is still in: it comes out at its mouth, the rim is rubbed and the inside worked.
-  for (const act of ['Take the resist out', 'Rub the edges with soap, 2 min', 'Work the inside, 3 min']) {
+  // The resist is still in: it comes out at its mouth, the rim is rubbed and the inside worked, no longer than is left to its size.
+  for (const act of ['Take the resist out', 'Rub the edges with soap, 2 min', 'Work the inside, 0.5 min']) {
     await expect(next).toContainText(act);
     await page.keyboard.press('Space');
     await expect(next).not.toContainText(act);
   }
-  // Five minutes were worked since the tape lay on it; a second look tells more than rolling.
-  for (let look = 0; look < 2; look += 1) {
-    await expect(next).toContainText('Measure');
-    // Its open edge too, now that it is one: as the other lines have it.
-    for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter', 'Enter']) await page.keyboard.press(key);
-    const edge = page.getByRole('listitem').filter({ hasText: /^.*Measured A 24\.0 cm, B 29\.0 cm, M / });
-    await expect(edge).toHaveCount(look + 1);
-  }
+  // So little was left that it is tested at once; and measured, since it was worked. Its open edge too, now that it is one: as the other lines have it.
   await expect(next).toContainText('Pinch test');
   for (const key of ['p', '3']) await page.keyboard.press(key);
+  await expect(next).toContainText('Measure');
+  for (const key of ['m', '2', '4', 'Enter', '2', '9', 'Enter', 'Enter']) await page.keyboard.press(key);
+  const edge = page.getByRole('listitem').filter({ hasText: /^.*Measured A 24\.0 cm, B 29\.0 cm, M / });
+  await expect(edge).toHaveCount(1);
   await expect(next).toContainText('Stop: rinse and shape');
   await page.keyboard.press('Space');
   await expect(page).toHaveURL(/finish$/);
@@ -130,10 +127,10 @@ test('near the end the great button counts the short set that is advised', async
   await expect(measured).toHaveCount(1);
   await measure();
   await expect(measured).toHaveCount(2);
-  for (const act of ['Resist taken out', 'Rub the edges with soap, 2 min', 'Work the inside, 3 min']) {
-    await expect(page.getByRole('button', { name: `Done ${act}` })).toBeVisible();
+  for (const act of ['Resist taken out', 'Rub the edges with soap, 2 min', 'Work the inside, [\\d.]+ min']) {
+    await expect(page.getByRole('button', { name: new RegExp(`^Done ${act}`) })).toBeVisible();
     await page.keyboard.press('Space');
-    await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
+    await expect(page.getByRole('button', { name: new RegExp(`^Undo ${act}`) })).toBeVisible();
   }
   await measure('Enter');
   const great = page.getByRole('button', { name: /^Done Roll [1-4]0 (length|cross)wise/ });

@@ -177,6 +177,7 @@ test('four keys drive all of it: every act and every panel, from the first wetti
       await press('ArrowDown');
     await press('Space');
   };
+  await expect(laying).toBeVisible();
   while ((await laying.count()) > 0) await press('Space');
   // Wetted while it was laid: it is rubbed, by another count, and tested.
   await expect(next).toContainText('Rub 40');

@@ -61,7 +61,7 @@ const MAKERS: readonly Maker[] = [
   {
     way: 'rubbed by hand',
     piece: 'Beret',
-    logs: [/Rub by hand, 10 min/, /Rub by hand, 5 min/],
+    logs: [/Rub by hand, 5 min/],
     never: /Roll/,
     firm: PINCHED,
   },

@@ -3,6 +3,7 @@
 import type { Judge } from '../src/core/acts/vocabulary';
 import { coverageOf } from '../src/core/felting/testing/coverage';
 import { endsOf, FELTERS } from '../src/core/felting/testing/felters';
+import { rehearsalsOf } from '../src/core/rehearsal/testing/rehearsals';
 import { ODD_WORLDS } from '../src/core/felting/simulatedPiece';
 
 const pieces = Number(process.argv[2] ?? 500);
@@ -37,3 +38,11 @@ for (const [name, felter] of Object.entries(FELTERS)) {
     `${name.padEnd(42)} ${percent(within).padStart(8)} ${percent(overshot).padStart(9)} ${measurings.toFixed(1).padStart(9)} ${rolls.toFixed(0).padStart(7)}`,
   );
 }
+
+// Whole rehearsals, from the first wetting to the end, by the same model and rules as the bench: every form, in its usual way.
+console.log(`\n${'rehearsed by the advice'.padEnd(42)} ${'at size'.padStart(8)} ${'of'.padStart(9)}`);
+for (const judge of ['tape', 'drawing'] as const)
+  for (const { way, within, of } of rehearsalsOf(judge, Math.ceil(pieces / 250)))
+    console.log(
+      `${`${way}, by ${judge === 'tape' ? 'the tape (±3 %)' : 'the drawing (±5 %)'}`.padEnd(42)} ${percent(within / of).padStart(8)} ${String(of).padStart(9)}`,
+    );

@@ -51,11 +51,24 @@ const VIEWS = [
   },
   { name: 'bench', path: '/pieces/sample-kelp-cosy/bench', size: TABLET },
   {
-    name: 'bench-measuring',
-    path: '/pieces/sample-kelp-cosy/bench',
-    size: TABLET,
+    name: 'rehearsal',
+    path: '/rehearse/sample-kelp-cosy?seed=7',
+    size: LAPTOP,
     act: async page => {
-      for (const key of ['m', '2', '7', '.', '9']) await page.keyboard.press(key);
+      const great = page.getByRole('button', { name: /^(Done|Pinch test)/ }).first();
+      for (let n = 0; n < 14; n += 1) {
+        await great.waitFor();
+        const isPinch = (await great.innerText()).startsWith('Pinch');
+        await great.click();
+        if (isPinch)
+          await page
+            .getByRole('button', { name: /skin lifts as one/ })
+            .first()
+            .click();
+        await page.waitForTimeout(250);
+        if (await page.getByRole('button', { name: 'Measure', exact: true }).first().isVisible()) break;
+      }
+      await page.getByRole('button', { name: 'Lay the tape on' }).click();
     },
   },
   { name: 'finishing', path: '/pieces/sample-galley-mat/bench', size: TABLET },

@@ -28,6 +28,8 @@ export interface FeltTruth {
   readonly shares: readonly number[];
   /** The same as a tape laid on now would read it. */
   readonly taped: readonly number[];
+  /** Logarithm of length that this felt loses at the most. */
+  readonly limit: number;
   /** How far the skin of each side has come: from 1 on it holds. */
   readonly skin: ReadonlyMap<number, number>;
   /** From 1 on it is firm. */
@@ -145,6 +147,7 @@ export const rehearse = (of: Rehearsed, hidden: Hidden, log: readonly LogEntry[]
   return {
     lines,
     shares,
+    limit: piece.parameters.limit,
     // The next reading: what the log will hold once it is written down. Nothing but this asks for it.
     taped: piece.measure().map(Math.exp),
     skin,
