@@ -75,7 +75,8 @@ const usePieceActs = (piece: Piece) => {
 };
 
 /** On a phone: the other stages, units, light and help behind one button. */
-const BenchMenu = ({ pieceId }: { readonly pieceId: string }) => {
+const BenchMenu = (props: { readonly pieceId: string; readonly withStages: boolean }) => {
+  const { pieceId, withStages } = props;
   const { units } = useSettings();
   const change = useChangeSettings();
   const { isDark, openHelp } = useShellActs();
@@ -84,7 +85,7 @@ const BenchMenu = ({ pieceId }: { readonly pieceId: string }) => {
     <Menu
       label="Menu"
       items={[
-        ...STAGES.filter(s => s.to !== 'bench').map(s => ({
+        ...STAGES.filter(s => withStages && s.to !== 'bench').map(s => ({
           text: s.text,
           run: () => void navigate(`../${s.to}`, { relative: 'path' }),
         })),
@@ -158,7 +159,7 @@ const PieceStrip = ({
           ))}
         </nav>
       )}
-      {atBench && roomyForStages && (
+      {atBench && roomy && (
         <div className="ml-auto flex gap-1">
           <Button look="bare" onClick={() => void navigate(`/rehearse/${piece.id}?from=log`)}>
             What if …
@@ -166,7 +167,7 @@ const PieceStrip = ({
           <ViewButtons />
         </div>
       )}
-      {atBench && !roomyForStages && <BenchMenu pieceId={piece.id} />}
+      {atBench && !roomy && <BenchMenu pieceId={piece.id} withStages={!roomyForStages} />}
       {!atBench && (
         <div className="ml-auto flex gap-1">
           {roomy ? (

@@ -21,21 +21,21 @@ const Stage = (props: { readonly piece: Piece; readonly entries: readonly Entry[
   const [isInHands, setInHands] = useState(false);
   useTitle(piece.name, 'Rehearsal');
   if (!stage.plan.ok) return <p className="p-4">Fix the plan first.</p>;
+  const turn = !roomy && !isTruth && (
+    <Button aria-pressed={isInHands} onClick={() => setInHands(!isInHands)}>
+      {isInHands ? 'Back to the bench' : 'The felt in your hands'}
+    </Button>
+  );
   const inHands = <FeltInHands context={stage} plan={stage.plan.value} />;
   return (
     <>
       <h1 className="sr-only">Rehearsal: {piece.name}</h1>
-      <RehearsalStrip context={stage} tries={tries} onTry={onTry} isTruth={isTruth} />
+      <RehearsalStrip context={stage} tries={tries} onTry={onTry} isTruth={isTruth} turn={turn} />
       {isTruth ? (
         <TruthView context={stage} tries={tries} />
       ) : (
         <>
           {!roomy && <LessonPart context={stage} />}
-          {!roomy && (
-            <Button className="m-2" aria-pressed={isInHands} onClick={() => setInHands(!isInHands)}>
-              {isInHands ? 'Back to the bench' : 'The felt in your hands'}
-            </Button>
-          )}
           <div className="flex min-h-0 flex-1">
             {(roomy || isInHands) && (
               <aside

@@ -43,7 +43,8 @@ describe('a part that comes later', () => {
         <Part />
       </Guard>
     );
-    const { unmount } = render(shown);
+    // React tells of what is caught; here it is meant.
+    const { unmount } = render(shown, { onCaughtError: () => undefined });
     await act(async () => Part.fetch().catch(() => undefined));
     expect(screen.getByText('Error: offline')).toBeTruthy();
     unmount();

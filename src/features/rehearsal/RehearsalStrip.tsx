@@ -1,4 +1,4 @@
-import { useEffect, useReducer } from 'react';
+import { type ReactNode, useEffect, useReducer } from 'react';
 import { Link } from 'react-router';
 import { actWords } from '../../core/acts/act';
 import { duration } from '../../core/acts/actWords';
@@ -47,6 +47,8 @@ export const RehearsalStrip = (props: {
   readonly onTry: (id: string) => void;
   /** Whether how it truly is is shown. */
   readonly isTruth: boolean;
+  /** Where there is room for one of the two only: what goes from the bench to the felt, and back. */
+  readonly turn: ReactNode;
 }) => {
   const { context, tries, onTry, isTruth } = props;
   const { piece, entries, plan, settings } = context;
@@ -71,8 +73,9 @@ export const RehearsalStrip = (props: {
       aria-label="Rehearsal"
       className="flex flex-wrap items-end gap-x-4 gap-y-1 border-b-2 border-laid bg-soap px-4 py-1"
     >
-      <p className="min-w-40 flex-1 self-center">
-        <strong>Rehearsal.</strong> Made-up felt: nothing of it is kept.
+      <p className="flex-1 self-center sm:min-w-40">
+        <strong>Rehearsal.</strong>{' '}
+        <span className="max-sm:sr-only">Made-up felt: nothing of it is kept.</span>
       </p>
       <p className="self-center tabular-nums" aria-label="Time of the rehearsal">
         {localTime(nowMs)}
@@ -87,6 +90,7 @@ export const RehearsalStrip = (props: {
       />
       {stands.length > 0 && wording && (
         <Select
+          className="max-sm:hidden"
           label="Try again after"
           value=""
           options={[
@@ -107,13 +111,15 @@ export const RehearsalStrip = (props: {
           onChoose={onTry}
         />
       )}
+      {props.turn}
       {isTruth ? (
         <Link to="bench" className={buttonClass('plain', 'dry')}>
           Back to the bench
         </Link>
       ) : (
         <Link to="truth" className={buttonClass('plain', 'dry')}>
-          How is it truly?
+          <span className="sm:hidden">Truly?</span>
+          <span className="max-sm:hidden">How is it truly?</span>
         </Link>
       )}
       <Link to="/" className={buttonClass('plain', 'dry')}>
