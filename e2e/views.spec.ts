@@ -36,6 +36,8 @@ const VIEWS = [
   '/pieces/sample-galley-mat/bench',
   '/pieces/sample-ferry-pad/finish',
   '/pieces/sample-ferry-pad/diary',
+  '/lessons',
+  '/lessons/skin',
 ] as const;
 const SIZES = [
   { name: 'laptop', width: 1280, height: 800 },

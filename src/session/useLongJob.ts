@@ -1,5 +1,6 @@
 import { useCallback, useState } from 'react';
 import type { JobOptions } from '../workers/client';
+import { DECIDED_PERCENT } from '../workers/decided';
 
 /** A job that takes longer than a blink: how far it is, and what stops it. */
 export interface LongJob {
@@ -8,9 +9,6 @@ export interface LongJob {
   /** Null once it is being done whole: stopping it comes too late. */
   readonly stop: (() => void) | null;
 }
-
-/** From here on a job is done whole. */
-export const DECIDED_PERCENT = 90;
 
 /** Runs one long job at a time; gives what it is while it runs. One that was stopped fails nobody. */
 export const useLongJob = (

@@ -1,6 +1,6 @@
 import type { Store } from '../store/store';
 import type { JobOptions, WorkerClient } from '../workers/client';
-import { DECIDED_PERCENT } from './useLongJob';
+import { DECIDED_PERCENT } from '../workers/decided';
 import type { OpenAsk, OpenOutcome, SaveAsk, Saved, TurnedBack } from '../workers/wholeWork';
 import { valueOf } from './jobError';
 

@@ -1,5 +1,5 @@
 import type { CameAboutId } from '../core/rehearsal/cameAbout';
-import type { PinchGrade } from '../core/acts/vocabulary';
+import type { PinchGrade, Water, Wetness } from '../core/acts/vocabulary';
 import { PINCH } from '../core/acts/pinch';
 
 /** What a fault looks like as long as it can be mended, once it is fast, and what brought it. */
@@ -36,6 +36,18 @@ export const CAME_ABOUT: Readonly<
     fast: 'A thin spot has felted in.',
     by: 'wetted a third time before the skin held',
   },
+};
+
+/** How wet it is seen to be, and how warm the water is to the hand. */
+export const WETNESS_SEEN: Readonly<Record<Wetness, string>> = {
+  dry: 'Some of it is still dry.',
+  right: 'It is wet all through, and slippery.',
+  pools: 'Water stands in pools on it.',
+};
+export const WATER_FELT: Readonly<Record<Water, string>> = {
+  hot: 'The water is hot.',
+  warm: 'The water is warm.',
+  cold: 'The water has gone cold.',
 };
 
 /** What the fingers find when the skin is pinched. */

@@ -16,6 +16,7 @@ import {
 } from '../store/importing';
 import type { Store } from '../store/store';
 import { planTakeBack, type RecordBefore } from '../store/takeBack';
+import { DECIDED_PERCENT } from './decided';
 
 /** What goes into a file. */
 export interface SaveAsk {
@@ -58,9 +59,8 @@ export interface TurnedBack {
   readonly back: Uint8Array<ArrayBuffer>;
 }
 
-/** Told how far a job is, per cent; from 90 on it is done whole, and stopping it comes too late. */
+/** Told how far a job is, per cent; from `DECIDED_PERCENT` on it is done whole. */
 export type OnPercent = (percent: number) => void;
-const DECIDED = 90;
 
 /** Part of a job that takes it from so many per cent to so many. */
 const within =
@@ -96,7 +96,7 @@ export const saveWhole = async (
     snapshot,
     attachments,
     exportedAt: ask.exportedAt,
-    onFile: within(onPercent, 50, DECIDED),
+    onFile: within(onPercent, 50, DECIDED_PERCENT),
   });
   if (!written.ok) return written;
   // On a full disk the file is what matters; without the note an older version may later be kept beside a newer, no more.
@@ -126,12 +126,12 @@ export const openWhole = async (
     if (differences.some(isQuestion)) return { is: 'asked', differences };
   }
   onPercent(60);
-  const kept = within(onPercent, 60, DECIDED);
+  const kept = within(onPercent, 60, DECIDED_PERCENT);
   for (const [i, { bytes: picture, type }] of attachments.entries()) {
     await store.attach(picture, type);
     kept(i, attachments.length);
   }
-  onPercent(DECIDED);
+  onPercent(DECIDED_PERCENT);
   const plan = planImport(snapshot, ask.at, ask.choice ?? new Map());
   const { changed, ...report } = await store.transact(plan);
   return { is: 'taken', report: { ...report, back: packed(changed) }, remarks };

@@ -27,7 +27,7 @@ import { feltsOf } from './goOn';
 import type { Hidden, Rehearsed } from './hidden';
 import { playAdvice } from './playAdvice';
 import { rehearse } from './rehearse';
-import { pinched, taped, tested } from './senses';
+import { pinched, taped, tested, waterFelt, wetnessSeen } from './senses';
 
 const USUAL = { setOfRolls: 30, cushion: 'bubble', pressure: 'arms' } as const;
 const AT = '2026-03-01T10:00:00.000Z';
@@ -154,6 +154,27 @@ describe('the hidden piece', () => {
     const soft = rehearse(RECTANGLE, hidden(1), logOf(wet(1)));
     expect(tested('finger', soft, hidden(1))).toBe(0);
     expect(tested('bend', soft, hidden(1))).toBe(0);
+  });
+});
+
+describe('what is seen of water', () => {
+  const NOON = Date.parse(AT);
+  const felt = (acts: readonly Act[], minutes: number) =>
+    waterFelt(rehearse(RECTANGLE, hidden(1), logOf(...acts)), {
+      nowMs: NOON + minutes * 60_000,
+      msOf: Date.parse,
+    });
+  it('cools: hot for ten minutes, cold after thirty, and hot again when it is poured anew', () => {
+    expect(felt([], 0)).toBeNull();
+    expect([0, 9, 11, 31].map(m => felt([wet(1)], m))).toEqual(['hot', 'hot', 'warm', 'cold']);
+    expect(felt([{ kind: 'wet', face: 1, water: 'warm' }], 1)).toBe('warm');
+  });
+  it('dry in places, wet all through, in pools', () => {
+    const seen = (...acts: readonly Act[]) =>
+      wetnessSeen(rehearse(SLEEVE, hidden(1), logOf(...acts)), SLEEVE);
+    expect(seen(wet(1))).toBe('dry');
+    expect(seen(wet(1), wet(2))).toBe('right');
+    expect(seen(wet(1), wet(2), wet(2), wet(2))).toBe('pools');
   });
 });
 

@@ -1,5 +1,5 @@
-import type { Act } from '../acts/act';
-import type { DrawingMark, PinchGrade, TestName } from '../acts/vocabulary';
+import { type Act, waterAfter } from '../acts/act';
+import type { DrawingMark, PinchGrade, TestName, Water, Wetness } from '../acts/vocabulary';
 import { markSeen } from '../felting/eye';
 import { linesNow } from '../forms/fits';
 import { gaugeAxis } from '../forms/gaugeAxis';
@@ -54,6 +54,37 @@ export const tested = (test: TestName, truth: FeltTruth, hidden: Hidden): number
     case 'resist':
       return gradeOf(way, [0.25, 0.75]);
   }
+};
+
+/** How long water stays as warm as it was poured, min. Common practice, in a room. */
+const COOLS: Readonly<Record<Water, readonly [warm: number, cold: number]>> = {
+  hot: [10, 30],
+  warm: [0, 20],
+  cold: [0, 0],
+};
+const MINUTE_MS = 60_000;
+
+/** How warm the water is to the hand by now; null where none was poured yet. @param at.nowMs ms since 1970  @param at.msOf reads a stored time */
+export const waterFelt = (
+  { entries }: FeltTruth,
+  at: { readonly nowMs: number; readonly msOf: (iso: string) => number },
+): Water | null => {
+  const poured = entries.findLast(({ act }) => waterAfter(act) !== null);
+  const was = poured && waterAfter(poured.act);
+  if (!poured || !was) return null;
+  const minutes = (at.nowMs - at.msOf(poured.at)) / MINUTE_MS;
+  const [warm, cold] = COOLS[was];
+  return minutes >= cold ? 'cold' : minutes >= warm ? 'warm' : was;
+};
+
+/** How wet it lies there: dry in places, wet all through, or with pools on it. */
+export const wetnessSeen = ({ entries }: FeltTruth, { form, way }: Rehearsed): Wetness => {
+  const wetted = new Map<number, number>();
+  for (const { act } of entries)
+    if (act.kind === 'wet') wetted.set(act.face, (wetted.get(act.face) ?? 0) + 1);
+  const faces = way.bySide ? form.faces.map((_, i) => i + 1) : [1];
+  if (faces.some(f => !wetted.has(f))) return 'dry';
+  return [...wetted.values()].some(n => n > 2) ? 'pools' : 'right';
 };
 
 /** What a tape reads of every line that can be measured now, mm by its id. */

@@ -31,7 +31,8 @@ export const OthersOnBench = ({ piece }: { readonly piece: Piece }) => {
       {others.map(o => (
         <Link
           key={o.id}
-          to={`/pieces/${o.id}/bench`}
+          to={`../../${o.id}/bench`}
+          relative="path"
           className={`${buttonClass('plain', 'wet')} !flex-col !gap-0 !text-lg`}
         >
           {o.name}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { TestName } from '../../core/acts/vocabulary';
 import { suits } from '../../core/acts/feltTests';
 import type { Plan } from '../../core/plan/makePlan';
-import { compared, pinched, taped, tested } from '../../core/rehearsal/senses';
+import { compared, pinched, taped, tested, waterFelt, wetnessSeen } from '../../core/rehearsal/senses';
 import { showQuantity } from '../../core/units/units';
 import { UNDYED } from '../../core/wool/undyed';
 import type { PieceContext } from '../../session/pieceContext';
@@ -10,7 +10,7 @@ import { useRehearsal } from '../../session/rehearsal';
 import { Button } from '../../ui/Button';
 import { MARK_WORDS } from '../../words/drawingMarks';
 import { FELT_TEST_WORDS } from '../../words/feltTests';
-import { CAME_ABOUT, pinchFound } from '../../words/rehearsal';
+import { CAME_ABOUT, pinchFound, WATER_FELT, WETNESS_SEEN } from '../../words/rehearsal';
 import { FeltPicture } from './FeltPicture';
 import { useRehearsed } from './useRehearsed';
 
@@ -36,7 +36,7 @@ const InHands = (props: {
 }) => {
   const { context, plan } = props;
   const { rehearsed, truth } = props.known;
-  const { hidden } = useRehearsal();
+  const { hidden, clock } = useRehearsal();
   const [found, setFound] = useState<Found | null>(null);
   const [isLit, setLit] = useState(false);
   const after = context.entries.length;
@@ -47,10 +47,16 @@ const InHands = (props: {
   const open = truth.faults.filter(f => !f.isMended);
   const look = (): void => {
     const seen = open.filter(f => f.fault !== 'thin');
+    const water = waterFelt(truth, { nowMs: clock.nowMs(), msOf: Date.parse });
     find(
-      seen.length === 0
-        ? 'You open it and look: it lies flat, wet all through, and slippery. Nothing is wrong.'
-        : `You open it and look. ${seen.map(f => CAME_ABOUT[f.fault][f.isFast ? 'fast' : 'begun']).join(' ')}`,
+      [
+        'You open it and look.',
+        WETNESS_SEEN[wetnessSeen(truth, rehearsed)],
+        ...(water ? [WATER_FELT[water]] : []),
+        ...(seen.length === 0
+          ? ['Nothing is wrong.']
+          : seen.map(f => CAME_ABOUT[f.fault][f.isFast ? 'fast' : 'begun'])),
+      ].join(' '),
     );
   };
   const light = (): void => {
