@@ -107,6 +107,18 @@ interface First {
 /** A view that fails is told in its own place: what stands round it stays, with undo, saving and deleting. */
 const guarded = (element: ReactNode): ReactNode => <ViewGuard>{element}</ViewGuard>;
 
+/** Tries of a rehearsal, and of a lesson: each with the bench as it always is. */
+const TRIES = (
+  <>
+    <Route path=":pieceId" element={guarded(<RehearsalStage />)}>
+      <Route path="bench" element={guarded(<BenchView />)} />
+      <Route path="finish" element={guarded(<FinishView />)} />
+      <Route path="truth" element={null} />
+    </Route>
+    <Route path="*" element={null} />
+  </>
+);
+
 /** Each view has its own address. */
 export const Views = (first: First) => (
   <ViewGuard>
@@ -144,21 +156,11 @@ export const Views = (first: First) => (
           <Route path="cost" element={guarded(<CostView />)} />
         </Route>
         <Route path="rehearse/:ofId" element={guarded(<RehearsalFrame />)}>
-          <Route path=":pieceId" element={guarded(<RehearsalStage />)}>
-            <Route path="bench" element={guarded(<BenchView />)} />
-            <Route path="finish" element={guarded(<FinishView />)} />
-            <Route path="truth" element={null} />
-          </Route>
-          <Route path="*" element={null} />
+          {TRIES}
         </Route>
         <Route path="lessons" element={guarded(<LessonsView />)} />
         <Route path="lessons/:lessonId" element={guarded(<LessonFrame />)}>
-          <Route path=":pieceId" element={guarded(<RehearsalStage />)}>
-            <Route path="bench" element={guarded(<BenchView />)} />
-            <Route path="finish" element={guarded(<FinishView />)} />
-            <Route path="truth" element={null} />
-          </Route>
-          <Route path="*" element={null} />
+          {TRIES}
         </Route>
         <Route path="*" element={<NotHere error={null} />} />
       </Route>
