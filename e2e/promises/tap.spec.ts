@@ -98,8 +98,8 @@ test('a tap costs with three thousand entries what it costs with thirty', async 
     info,
     `30 entries ${few.waited.toFixed(0)} ms, 3000 entries ${many.waited.toFixed(0)} ms; the page itself worked ${few.worked.toFixed(0)} and ${many.worked.toFixed(0)} ms`,
   );
-  // Beside other tests the work of a tap is held to twice (a log read whole makes it tenfold); the wait is held to the figure alone, and loosely here.
-  expect(many.worked / few.worked).toBeLessThan(2);
+  // The work of a tap is held to twice, beside other tests to two and a half times (a log read whole makes it tenfold); the wait is held to the figure alone, and loosely here.
+  expect(many.worked / few.worked).toBeLessThan(rounds(2.5, 2));
   expect(many.waited / few.waited).toBeLessThan(rounds(3, 1.3));
   expect(many.waited).toBeLessThan(rounds(1000, 100));
 });
