@@ -1,7 +1,6 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, Outlet, useNavigate, useParams, useSearchParams } from 'react-router';
-import type { Try } from '../features/rehearsal/RehearsalStrip';
 import type { Lesson } from '../records/lesson';
 import { newPiece, type Piece } from '../records/piece';
 import { useNotify } from '../session/notices';
@@ -14,7 +13,8 @@ import { useWorkshop, WorkshopContext } from '../session/workshop';
 
 /** What the views of a rehearsal are told by its frame. */
 export interface RehearsalTries {
-  readonly tries: readonly Try[];
+  /** Ids of the tries of the same felt, the first first. */
+  readonly tries: readonly string[];
   readonly onTry: (id: string) => void;
 }
 
@@ -58,7 +58,7 @@ const useBegun = (of: Beginning): Rehearsal | null => {
 };
 
 const Begun = (of: Beginning) => {
-  const { piece, base } = of;
+  const { base } = of;
   const rehearsal = useBegun(of);
   const navigate = useNavigate();
   const { pieceId } = useParams();
@@ -72,16 +72,14 @@ const Begun = (of: Beginning) => {
   );
   const told = useMemo<RehearsalTries>(
     () => ({
-      tries: rehearsal
-        ? [rehearsal.firstId, ...others].map((id, i) => ({ id, name: `${piece.name}, try ${i + 1}` }))
-        : [],
+      tries: rehearsal ? [rehearsal.firstId, ...others] : [],
       onTry,
     }),
-    [rehearsal, others, piece.name, onTry],
+    [rehearsal, others, onTry],
   );
   if (!rehearsal) return <p className="p-4">Laying a piece to practise on …</p>;
   // A try of an earlier rehearsal is not there any more.
-  const isHere = told.tries.some(t => t.id === pieceId);
+  const isHere = told.tries.some(id => id === pieceId);
   return (
     <RehearsalContext value={rehearsal}>
       <WorkshopContext value={rehearsal.workshop}>

@@ -84,6 +84,12 @@ const feltOf = ({ seed, faults, firmAt }: Lesson): Hidden => ({
 const withNames = (act: Act, copied: (id: string) => string): Act =>
   'of' in act && typeof act.of === 'string' ? { ...act, of: copied(act.of) } : act;
 
+/** Entries of one piece as a copy for another. */
+const copiedTo = (pieceId: string, entries: readonly Entry[]): readonly Entry[] => {
+  const copied = (id: string): string => `${id.slice(0, 40)}-${pieceId.slice(0, 8)}`;
+  return entries.map(e => ({ ...e, pieceId, id: copied(e.id), act: withNames(e.act, copied) }));
+};
+
 /** So many felts show how far what comes may part. */
 const FELTS = 12;
 
@@ -134,9 +140,8 @@ export const makeRehearsal = async (
   const own = pieceAgain(piece, { id: firstId, name: piece.name, now: nowIso() });
   const first = { ...own, plan: { ...own.plan, pieces: 1 }, recipe: null, after: null };
   const teachers = pieces.filter(p => p !== null);
-  const copied = (id: string): string => `${id.slice(0, 40)}-${firstId.slice(0, 8)}`;
   const begun = goesOn
-    ? ownLog.map(e => ({ ...e, id: copied(e.id), pieceId: firstId, act: withNames(e.act, copied) }))
+    ? copiedTo(firstId, ownLog)
     : laidEntries(firstId, lesson?.done ?? [], { newId: from.chance.newId, at: nowIso() });
   const felts = lesson ? [feltOf(lesson)] : await feltsFor(begun, { piece: first, belief, seed, goesOn });
   await store.transact(() => ({
@@ -186,10 +191,10 @@ export const branchFrom = async (
   const piece = await store.get(pieceKind, of.pieceId);
   if (!piece) throw new Error('This try is not there any more.');
   const id = chance.newId();
-  const copied = (entryId: string): string => `${entryId.slice(0, 40)}-${id.slice(0, 8)}`;
-  const entries = (await store.entries(of.pieceId))
-    .filter(e => e.seq <= of.seq)
-    .map(e => ({ ...e, pieceId: id, id: copied(e.id), act: withNames(e.act, copied) }));
+  const entries = copiedTo(
+    id,
+    (await store.entries(of.pieceId)).filter(e => e.seq <= of.seq),
+  );
   await store.transact(() => ({
     batch: { ...NO_BATCH, put: [{ ...piece, id, name: of.name, createdAt: nowIso() }], entries },
     result: null,

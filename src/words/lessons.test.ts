@@ -7,6 +7,7 @@ import type { Hidden, Rehearsed } from '../core/rehearsal/hidden';
 import { rehearse } from '../core/rehearsal/rehearse';
 import { rehearsedOf } from '../core/rehearsal/rehearsedOf';
 import { pinched, taped, tested } from '../core/rehearsal/senses';
+import { roll, rub, wet } from '../core/rehearsal/testing/acts';
 import { type Lesson, LessonSchema } from '../records/lesson';
 import { LESSONS } from './lessons';
 
@@ -45,17 +46,6 @@ const lessonOf = (id: string): Lesson => {
   if (!lesson) throw new Error(id);
   return lesson;
 };
-const wet: Act = { kind: 'wet', face: 1, water: 'hot' };
-const rub = (count: number): Act => ({ kind: 'rub', face: 1, count });
-const roll = (rolls: number, directionDeg: 0 | 90, face = 1): Act => ({
-  kind: 'roll',
-  face,
-  directionDeg,
-  rolls,
-  cushion: 'bubble',
-  pressure: 'arms',
-});
-
 describe('lessons', () => {
   it('are nine at least, each with a name of its own, and each can be kept and read', () => {
     expect(LESSONS.length).toBeGreaterThanOrEqual(9);
@@ -76,15 +66,15 @@ describe('lessons', () => {
 
   it('skin: who pinches until it holds sees it hold; who writes it down unseen does not', () => {
     const careful = inHands(lessonOf('skin'));
-    careful.add(wet);
+    careful.add(wet());
     for (let n = 0; n < 6 && !careful.met({ is: 'tested', test: 'pinch', least: 2 }); n += 1) {
-      careful.add(rub(40));
+      careful.add(rub());
       careful.pinch();
     }
     expect(careful.shown()).toEqual([true]);
     const careless = inHands(lessonOf('skin'));
-    careless.add(wet);
-    careless.add(rub(10));
+    careless.add(wet());
+    careless.add(rub(1, 10));
     careless.add({ kind: 'pinch', grade: 2 });
     expect(careless.shown()).toEqual([false]);
   });
@@ -112,8 +102,8 @@ describe('lessons', () => {
 
   it('too wet: once is right; the thin spot: it is there, shows against the light, and can be caught', () => {
     const right = inHands(lessonOf('wet'));
-    right.add(wet);
-    right.add(rub(80));
+    right.add(wet());
+    right.add(rub(1, 80));
     expect(right.shown()).toEqual([true]);
     const thin = inHands(lessonOf('thin'));
     expect(thin.shown()).toEqual([false]);
@@ -127,12 +117,12 @@ describe('lessons', () => {
     const palms: Act = { kind: 'palms', minutes: 1 };
     const board: Act = { kind: 'board', minutes: 2 };
     const careful = inHands(lessonOf('crack'));
-    careful.add(wet);
+    careful.add(wet());
     for (let n = 0; n < 8 && !careful.met({ is: 'skin', least: 1 }); n += 1) careful.add(palms);
     careful.add(board);
     expect(careful.shown()).toEqual([true]);
     const careless = inHands(lessonOf('crack'));
-    careless.add(wet);
+    careless.add(wet());
     careless.add(board);
     expect(careless.shown()).toEqual([false]);
   });

@@ -17,7 +17,7 @@ export const CAME_ABOUT: Readonly<
     by: 'the resist came out before the skin held',
   },
   ravel: {
-    begun: 'The cut edge sheds wool.',
+    begun: 'The cut edge sheds wool. Rubbed now it still closes.',
     fast: 'The edge has ravelled.',
     by: 'cut before the skin held',
   },

@@ -1,9 +1,9 @@
+import { workOfAct } from '../acts/act';
 import type { BenchState } from '../log/benchState';
 import type { Judge } from '../acts/vocabulary';
 import type { Forecast, GaugeProgress } from '../forecast/forecast';
 import type { FormPlan } from '../forms/formKind';
 import { type Habits, habitOf } from '../ways/habits';
-import { workOfOne } from '../ways/shrinkOf';
 import type { Way } from '../ways/way';
 import { leastProgress, resistComesOut } from './gates';
 import { SIZE_TOLERANCE } from '../tolerances';
@@ -33,7 +33,7 @@ const progressBy = ({ forecast, expected }: Of): number =>
 const INSIDE = {
   usual: 3,
   least: 0.5,
-  perMinute: workOfOne('inside', { setOfRolls: 30, cushion: 'bubble', pressure: 'arms' }, 'hot'),
+  perMinute: workOfAct({ kind: 'inside', minutes: 1 }, 'hot')?.rolls ?? 1,
 };
 
 /** The inside is worked as usual, or no longer than is left to its size. */

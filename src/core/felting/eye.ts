@@ -4,16 +4,19 @@ import type { Gauge } from '../forms/formKind';
 import { finishedMm, laidMm } from '../quantity';
 import { drawingRange, type LogRange, meanRange } from './drawingRange';
 
-/** A piece is laid so long, mm: a finger on the drawing is a length. */
+/** A made-up piece is laid so long, mm: a finger on the drawing is a length. */
 const LAID_MM = 500;
 /** How far an eye is off, of the logarithm of length. */
-const EYE_SD = 0.03;
+export const EYE_SD = 0.03;
 
-/** The mark at which an eye sees the edge of a piece, by the mean of its lines. */
-export const markSeen = (seen: number, wanted: number): DrawingMark => {
-  const target = LAID_MM * Math.exp(wanted);
-  const mm = LAID_MM * Math.exp(seen);
-  const gauge = gaugeFrom(0, wanted);
+/**
+ * The mark at which an eye sees the edge of a piece, by the mean of its lines.
+ * @param seen log(L/laid) as it is seen  @param wanted the same of its target  @param laid how long it was laid, mm: a finger is more of a small piece
+ */
+export const markSeen = (seen: number, wanted: number, laid: number = LAID_MM): DrawingMark => {
+  const target = laid * Math.exp(wanted);
+  const mm = laid * Math.exp(seen);
+  const gauge = gaugeFrom(0, wanted, laid);
   if (mm < 0.985 * target) return 'past';
   if (seen < drawingRange('finger', gauge).low) return 'on';
   if (seen < drawingRange('half', gauge).low) return 'finger';
@@ -22,12 +25,12 @@ export const markSeen = (seen: number, wanted: number): DrawingMark => {
 };
 
 /** A line of a made-up piece. */
-const gaugeFrom = (g: number, wanted: number): Gauge => ({
+const gaugeFrom = (g: number, wanted: number, laid: number = LAID_MM): Gauge => ({
   id: String(g),
   name: '',
   directionDeg: g * 90,
-  laidMm: laidMm(LAID_MM),
-  wantedMm: finishedMm(LAID_MM * Math.exp(wanted)),
+  laidMm: laidMm(laid),
+  wantedMm: finishedMm(laid * Math.exp(wanted)),
   from: { x: 0, y: 0 },
   to: { x: 1, y: 0 },
 });

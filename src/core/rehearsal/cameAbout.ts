@@ -116,13 +116,16 @@ const occasions = ({
 const workSince = (entries: readonly LogEntry[], n: number): number =>
   entries.slice(n + 1).reduce((sum, { act }) => sum + (workOfAct(act, 'hot')?.rolls ?? 0), 0);
 
-/** Where in the log it was noted that this was seen; -1 where it never was. */
+/** Where in the log it was noted that this was seen, or an edge that sheds was rubbed; -1 where it never was. */
 const seenAt = (entries: readonly LogEntry[], n: number, fault: CameAboutId): number =>
-  entries.findIndex(({ act }, i) => i > n && act.kind === 'fault' && act.fault === fault);
+  entries.findIndex(
+    ({ act }, i) =>
+      i > n && ((act.kind === 'fault' && act.fault === fault) || (fault === 'ravel' && act.kind === 'edge')),
+  );
 
 /**
  * What went wrong by now, each with the act that brought it. The chance of each occasion is drawn for itself; each fault comes about once.
- * What is noted at the bench before it is fast is mended.
+ * What is noted at the bench before it is fast is mended, and an edge that is rubbed.
  */
 export const faultsOf = (walk: Walk, hidden: Hidden): readonly CameAbout[] => {
   const { entries, of } = walk;

@@ -1,7 +1,7 @@
 import { amountOf } from '../acts/act';
 import type { TestName } from '../acts/vocabulary';
-import { gaugeAxis } from '../forms/gaugeAxis';
 import type { FeltTruth } from './rehearse';
+import { meanOfAxis, sharesNow } from './sharesNow';
 
 /** What can be asked of a rehearsal at any moment of it; data, so that a lesson can be passed on. */
 export type Goal =
@@ -25,26 +25,14 @@ export type Goal =
   | { readonly is: 'sound' }
   | { readonly is: 'all'; readonly of: readonly Goal[] };
 
-const mean = (values: readonly number[]): number | null =>
-  values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
-
-/** Mean share of the way of the lines of one axis, laid ones only; null where there are none. */
-const wayOfAxis = ({ lines, shares }: FeltTruth, axis: 'along' | 'across'): number | null =>
-  mean(
-    lines.flatMap((l, i) =>
-      gaugeAxis(l.directionDeg) === axis
-        ? [Math.log(shares[i] ?? 1) / Math.min(-1e-9, Math.log(l.wantedMm / l.laidMm))]
-        : [],
-    ),
-  );
-
-const shareOfAxis = ({ lines, shares }: FeltTruth, axis: 'along' | 'across'): number | null =>
-  mean(lines.flatMap((l, i) => (gaugeAxis(l.directionDeg) === axis ? [shares[i] ?? 1] : [])));
+/** Mean share of the way of the lines of one axis; null where there are none. */
+const wayOfAxis = (truth: FeltTruth, axis: 'along' | 'across'): number | null =>
+  meanOfAxis(truth, axis, (l, share) => Math.log(share) / Math.min(-1e-9, Math.log(l.wantedMm / l.laidMm)));
 
 /** Its area as a share of what was laid: about, from its lines. */
 const areaShare = (truth: FeltTruth): number => {
-  const [along, across] = [shareOfAxis(truth, 'along'), shareOfAxis(truth, 'across')];
-  return (along ?? across ?? 1) * (across ?? along ?? 1);
+  const { along, across } = sharesNow(truth);
+  return along * across;
 };
 
 const within = (value: number, { least, most }: { readonly least: number; readonly most: number }): boolean =>

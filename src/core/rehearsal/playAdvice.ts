@@ -11,6 +11,7 @@ import { benchState } from '../log/benchState';
 import type { LogEntry } from '../log/entry';
 import { SIZE_TOLERANCE } from '../tolerances';
 import { shrinkOf, workOfOne } from '../ways/shrinkOf';
+import { sidesOf } from '../ways/sidesOf';
 import type { Hidden, Rehearsed } from './hidden';
 import { type FeltTruth, rehearse } from './rehearse';
 import { compared, pinched, taped, tested } from './senses';
@@ -35,38 +36,39 @@ const adviceFor = (log: readonly LogEntry[], of: Rehearsed, player: Player): Pro
   const shrink = shrinkOf(way, form.gauges);
   const perUnit = workOfOne(shrink.kind, usual, state.water ?? 'hot');
   const intensity = shrink.kind === 'roll' ? perUnit : 1;
-  const forecast = (): ModelAnswer => ({
-    pieceForecast: forecastPiece(record, {
-      targets: {
-        wanted: lines.modelled.map(g => Math.log(g.wantedMm / g.laidMm)),
-        tolerance: SIZE_TOLERANCE,
-      },
-      intensity,
-      hasDirections: way.hasDirections,
-      pace: player.pace,
-    }),
-    intensity,
-    perUnit,
-    since: record.since,
-    hasDirections: way.hasDirections,
-    learntFrom: { ownShare: 0, pieces: 0 },
+  // By feel no model is asked.
+  const model: ModelAnswer | null =
+    judge === 'feel'
+      ? null
+      : {
+          pieceForecast: forecastPiece(record, {
+            targets: {
+              wanted: lines.modelled.map(g => Math.log(g.wantedMm / g.laidMm)),
+              tolerance: SIZE_TOLERANCE,
+            },
+            intensity,
+            hasDirections: way.hasDirections,
+            pace: player.pace,
+          }),
+          intensity,
+          perUnit,
+          since: record.since,
+          hasDirections: way.hasDirections,
+          learntFrom: { ownShare: 0, pieces: 0 },
+        };
+  const faces = sidesOf(form, way);
+  return nextAct(state, progressForecast(lines.modelled.slice(0, lines.measurable), state), {
+    faces,
+    legs: way.hasBack ? [1, 2] : faces,
+    setOfRolls: player.setOfRolls,
+    way,
+    model,
+    form,
+    plan: form,
+    judge,
+    habits,
+    openings: progressForecast(lines.openings, state).gaugeProgress,
   });
-  const faces = way.bySide ? form.faces.map((_, i) => i + 1) : [1];
-  const advise = (model: ModelAnswer | null): ProposedAct =>
-    nextAct(state, progressForecast(lines.modelled.slice(0, lines.measurable), state), {
-      faces,
-      legs: way.hasBack ? [1, 2] : faces,
-      setOfRolls: player.setOfRolls,
-      way,
-      model,
-      form,
-      plan: form,
-      judge: form.asItComes ? 'feel' : judge,
-      habits,
-      openings: progressForecast(lines.openings, state).gaugeProgress,
-    });
-  // By feel no model is asked, nor before the felt is worked at all.
-  return advise(judge === 'feel' ? null : forecast());
 };
 
 /** The act that comes of an advice, with what the hands and the tape find; null where the work ends. */

@@ -12,6 +12,7 @@ import {
   ZERO,
   grow,
 } from '../felting/feltingModel';
+import { markSeen } from '../felting/eye';
 import { feltingRecordOf, formForModel } from '../felting/feltingRecordOf';
 import { forecastPiece } from '../felting/forecastPiece';
 import { simulatedPiece } from '../felting/simulatedPiece';
@@ -28,6 +29,7 @@ import type { Hidden, Rehearsed } from './hidden';
 import { playAdvice } from './playAdvice';
 import { rehearse } from './rehearse';
 import { pinched, taped, tested, waterFelt, wetnessSeen } from './senses';
+import { roll, rub, wet } from './testing/acts';
 
 const USUAL = { setOfRolls: 30, cushion: 'bubble', pressure: 'arms' } as const;
 const AT = '2026-03-01T10:00:00.000Z';
@@ -53,16 +55,6 @@ const rehearsedOf = (title: string, judge: Judge = 'tape'): Rehearsed => {
 const logOf = (...acts: readonly Act[]): readonly LogEntry[] =>
   acts.map((act, i) => ({ id: `e${i + 1}`, seq: i + 1, at: AT, act }));
 
-const wet = (face: number): Act => ({ kind: 'wet', face, water: 'hot' });
-const rub = (face: number, count = 40): Act => ({ kind: 'rub', face, count });
-const roll = (rolls: number, directionDeg: 0 | 90 = 0, face = 1): Act => ({
-  kind: 'roll',
-  face,
-  directionDeg,
-  rolls,
-  cushion: 'bubble',
-  pressure: 'arms',
-});
 const look: Act = { kind: 'look', wetness: 'right', foam: 'right' };
 const RECTANGLE = rehearsedOf('Flat rectangle');
 const SLEEVE = rehearsedOf('Sleeve');
@@ -157,7 +149,13 @@ describe('the hidden piece', () => {
   });
 });
 
-describe('what is seen of water', () => {
+describe('what is seen and felt', () => {
+  it('an eye takes a piece by its own size: what is still half way of a large one is nearly there of a small one', () => {
+    const [seen, wanted] = [Math.log(0.775), Math.log(0.7)];
+    expect(markSeen(seen, wanted, 500)).toBe('half');
+    expect(markSeen(seen, wanted, 50)).toBe('finger');
+  });
+
   const NOON = Date.parse(AT);
   const felt = (acts: readonly Act[], minutes: number) =>
     waterFelt(rehearse(RECTANGLE, hidden(1), logOf(...acts)), {
@@ -272,6 +270,23 @@ describe('faults come about as often as is written down', () => {
     expect(at(begun)).toMatchObject({ isFast: false, isMended: false });
     expect(at([...begun, noted, roll(100), roll(100)])).toMatchObject({ isMended: true, isFast: false });
     expect(at([...begun, roll(100), roll(100), noted])).toMatchObject({ isMended: false, isFast: true });
+  });
+
+  it('an edge that sheds is mended by rubbing it in time, and not late', () => {
+    const seed = Array.from({ length: 20 }, (_, s) => s).find(s =>
+      rehearse(SLEEVE, hidden(s), logOf(wet(1), { kind: 'open', what: 'cut' })).faults.some(
+        f => f.fault === 'ravel',
+      ),
+    );
+    if (seed === undefined) throw new Error('None in twenty ravels.');
+    const edge: Act = { kind: 'edge', minutes: 2 };
+    const at = (...acts: readonly Act[]) =>
+      rehearse(SLEEVE, hidden(seed), logOf(wet(1), { kind: 'open', what: 'cut' }, ...acts)).faults.find(
+        f => f.fault === 'ravel',
+      );
+    expect(at()).toMatchObject({ isFast: false, isMended: false });
+    expect(at(edge, roll(100), roll(100))).toMatchObject({ isMended: true });
+    expect(at(roll(100), roll(100), edge)).toMatchObject({ isFast: true, isMended: false });
   });
 
   it('a lesson may leave only its own', () => {

@@ -16,6 +16,7 @@ import { benchState, type BenchState } from '../log/benchState';
 import { entriesInForce } from '../log/entriesInForce';
 import type { LogEntry } from '../log/entry';
 import { normal } from '../numeric/random';
+import { sidesOf } from '../ways/sidesOf';
 import { chanceAt } from './chanceAt';
 import { type CameAbout, faultsOf, type WayPoint } from './cameAbout';
 import { firmAt, type Hidden, type Rehearsed, skinHoldsAt } from './hidden';
@@ -44,7 +45,7 @@ export interface FeltTruth {
   readonly entries: readonly LogEntry[];
 }
 
-/** What a dry side makes of the work for the skin, and a side under pools. Common practice. */
+/** What a dry side makes of the work for the skin. Common practice. */
 const DRY_SKIN = 0.4;
 /** A roll does for the skin what so many reference rolls of rubbing would. Common practice. */
 const ROLLS_TO_A_SKIN = 120;
@@ -70,12 +71,12 @@ const reallyDone = (
 };
 
 /** Sides on which an act makes a skin: its own, or all. */
-const sidesOf = (act: Act, faces: readonly number[]): readonly number[] =>
+const sidesWorked = (act: Act, faces: readonly number[]): readonly number[] =>
   'face' in act && typeof act.face === 'number' ? [act.face] : faces;
 
 /** The skin of each side as it comes. */
 const skins = ({ form, way }: Rehearsed, hidden: Hidden) => {
-  const faces = way.bySide ? form.faces.map((_, i) => i + 1) : [1];
+  const faces = sidesOf(form, way);
   const made = new Map<number, number>(faces.map(f => [f, 0]));
   const wet = new Set<number>();
   return {
@@ -85,7 +86,7 @@ const skins = ({ form, way }: Rehearsed, hidden: Hidden) => {
       const share = isOwn
         ? (amountOf(act)?.count ?? 0) / way.skin.count
         : (workOfAct(act, 'hot')?.rolls ?? 0) / ROLLS_TO_A_SKIN;
-      for (const face of sidesOf(act, faces))
+      for (const face of sidesWorked(act, faces))
         made.set(face, (made.get(face) ?? 0) + (wet.has(face) || !way.bySide ? share : DRY_SKIN * share));
     },
     /** It was tested, and held. */

@@ -1,10 +1,11 @@
 import { type Act, waterAfter } from '../acts/act';
 import type { DrawingMark, PinchGrade, TestName, Water, Wetness } from '../acts/vocabulary';
-import { markSeen } from '../felting/eye';
+import { EYE_SD, markSeen } from '../felting/eye';
 import { linesNow } from '../forms/fits';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import type { Gauge } from '../forms/formKind';
 import { normal } from '../numeric/random';
+import { sidesOf } from '../ways/sidesOf';
 import { chanceAt } from './chanceAt';
 import type { Hidden, Rehearsed } from './hidden';
 import type { FeltTruth } from './rehearse';
@@ -13,7 +14,6 @@ import type { FeltTruth } from './rehearse';
 const TEST_SD = 0.06;
 /** How far a hole comes out from what was cut, as a logarithm. Common practice. */
 const HOLE_SD = 0.01;
-const EYE_SD = 0.03;
 
 /** The grade, by the values from which each but the first is given. */
 const gradeOf = (value: number, from: readonly number[]): number => from.filter(v => value >= v).length;
@@ -82,7 +82,7 @@ export const wetnessSeen = ({ entries }: FeltTruth, { form, way }: Rehearsed): W
   const wetted = new Map<number, number>();
   for (const { act } of entries)
     if (act.kind === 'wet') wetted.set(act.face, (wetted.get(act.face) ?? 0) + 1);
-  const faces = way.bySide ? form.faces.map((_, i) => i + 1) : [1];
+  const faces = sidesOf(form, way);
   if (faces.some(f => !wetted.has(f))) return 'dry';
   return [...wetted.values()].some(n => n > 2) ? 'pools' : 'right';
 };
@@ -113,6 +113,7 @@ const seen = (truth: FeltTruth, lines: readonly Gauge[], off: number): DrawingMa
   return markSeen(
     now + EYE_SD * off,
     mean(g => Math.log(g.wantedMm / g.laidMm)),
+    mean(g => g.laidMm),
   );
 };
 

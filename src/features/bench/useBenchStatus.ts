@@ -9,6 +9,7 @@ import { progressForecast } from '../../core/forecast/progressForecast';
 import { linesNow } from '../../core/forms/fits';
 import { wettedWhileLaid } from '../../core/wool/layProgress';
 import { actsOf, wayOf } from '../../core/ways/register';
+import { sidesOf } from '../../core/ways/sidesOf';
 import { followed } from '../../core/recipe/following';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
@@ -28,8 +29,7 @@ const FRONT_AND_BACK: readonly number[] = [1, 2];
 /** Where the work stands: the log folded, the forecast from it, and the advice from both. */
 export const useBenchStatus = (context: PieceContext, plan: Plan) => {
   const way = wayOf(plan.kind, plan.form, context.piece.way);
-  const { bySide } = way;
-  const faces = useMemo(() => (bySide ? plan.form.faces.map((_, i) => i + 1) : [1]), [plan.form, bySide]);
+  const faces = useMemo(() => sidesOf(plan.form, way), [plan.form, way]);
   const legs = useMemo(() => (way.hasBack ? FRONT_AND_BACK : faces), [way.hasBack, faces]);
   // Where no size is to be reached there is nothing to measure against.
   const judge = plan.form.asItComes ? 'feel' : context.piece.judge;

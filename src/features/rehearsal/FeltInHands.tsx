@@ -21,6 +21,8 @@ const TOUCHES: readonly TestName[] = ['finger', 'pull', 'squeeze', 'cloth', 'ben
 interface Found {
   readonly words: string;
   readonly after: number;
+  /** It was held to the light. */
+  readonly isLit: boolean;
 }
 
 /** The felt in the hands: seen, felt, held to the light and measured, as a person would; nothing of it is logged by itself. */
@@ -38,12 +40,8 @@ const InHands = (props: {
   const { rehearsed, truth } = props.known;
   const { hidden, clock } = useRehearsal();
   const [found, setFound] = useState<Found | null>(null);
-  const [isLit, setLit] = useState(false);
   const after = context.entries.length;
-  const find = (words: string): void => {
-    setLit(false);
-    setFound({ words, after });
-  };
+  const find = (words: string, isLit = false): void => setFound({ words, after, isLit });
   const open = truth.faults.filter(f => !f.isMended);
   const look = (): void => {
     const seen = open.filter(f => f.fault !== 'thin');
@@ -61,8 +59,7 @@ const InHands = (props: {
   };
   const light = (): void => {
     const grade = tested('light', truth, hidden);
-    setFound({ words: `You hold it to the light: ${FELT_TEST_WORDS.light.grades[grade] ?? ''}.`, after });
-    setLit(true);
+    find(`You hold it to the light: ${FELT_TEST_WORDS.light.grades[grade] ?? ''}.`, true);
   };
   const tape = (): void => {
     const read = Object.entries(taped(truth, hidden, rehearsed));
@@ -79,8 +76,8 @@ const InHands = (props: {
         : `Lengthwise its edge lies ${MARK_WORDS[at]}, crosswise ${MARK_WORDS[across]}.`,
     );
   };
-  const spots = isLit ? open.flatMap(f => (f.fault === 'thin' && f.at ? [f.at] : [])) : [];
   const isNow = found?.after === after;
+  const spots = isNow && found.isLit ? open.flatMap(f => (f.fault === 'thin' && f.at ? [f.at] : [])) : [];
   return (
     <section aria-labelledby="in-hands" className="flex flex-col gap-3 p-3">
       <h2 id="in-hands" className="text-lg font-semibold">

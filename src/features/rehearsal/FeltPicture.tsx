@@ -1,24 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Plan } from '../../core/plan/makePlan';
-import { gaugeAxis } from '../../core/forms/gaugeAxis';
 import type { FeltTruth } from '../../core/rehearsal/rehearse';
+import { sharesNow } from '../../core/rehearsal/sharesNow';
 import type { Point } from '../../core/outline/polygon';
 import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene } from '../../drawing/scene';
 
 /** How long the felt takes on the screen to what an act made of it, ms. */
 const MOVES_MS = 700;
-
-const meanOf = (values: readonly number[]): number | null =>
-  values.length === 0 ? null : values.reduce((a, b) => a + b, 0) / values.length;
-
-/** How long and wide it is by now, as shares of what was laid. */
-const sharesNow = ({ lines, shares }: FeltTruth): { readonly along: number; readonly across: number } => {
-  const way = (axis: 'along' | 'across'): number | null =>
-    meanOf(lines.flatMap((l, i) => (gaugeAxis(l.directionDeg) === axis ? [shares[i] ?? 1] : [])));
-  const [along, across] = [way('along'), way('across')];
-  return { along: along ?? across ?? 1, across: across ?? along ?? 1 };
-};
 
 /** Goes from one size to the next as the hands would see it; at once where movement is not wanted. */
 const useMoving = (to: { readonly along: number; readonly across: number }) => {

@@ -34,16 +34,11 @@ const useTime = (): { readonly nowMs: number; readonly speed: Speed } => {
   return { nowMs: clock.nowMs(), speed: clock.speed() };
 };
 
-/** One try beside others of the same felt. */
-export interface Try {
-  readonly id: string;
-  readonly name: string;
-}
-
 /** What a rehearsal says of itself, its time, and where one can go on from. It stands above the bench, which is as it always is. */
 export const RehearsalStrip = (props: {
   readonly context: PieceContext;
-  readonly tries: readonly Try[];
+  /** Ids of the tries of the same felt. */
+  readonly tries: readonly string[];
   readonly onTry: (id: string) => void;
   /** Whether how it truly is is shown. */
   readonly isTruth: boolean;
@@ -107,7 +102,7 @@ export const RehearsalStrip = (props: {
         <Choice
           label="Tries"
           value={piece.id}
-          options={tries.map((t, i) => ({ value: t.id, text: `try ${i + 1}` }))}
+          options={tries.map((id, i) => ({ value: id, text: `try ${i + 1}` }))}
           onChoose={onTry}
         />
       )}

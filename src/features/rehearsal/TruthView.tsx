@@ -1,9 +1,10 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { actWords, workOfAct } from '../../core/acts/act';
+import { actWords } from '../../core/acts/act';
 import type { PieceWording } from '../../core/acts/actSpec';
 import { benchLog } from '../../core/log/logParts';
 import { meanReading } from '../../core/log/pair';
+import { curveOf, offSizes } from '../../core/rehearsal/curveOf';
 import type { Rehearsed, Hidden } from '../../core/rehearsal/hidden';
 import { type FeltTruth, rehearse } from '../../core/rehearsal/rehearse';
 import { SIZE_TOLERANCE } from '../../core/tolerances';
@@ -17,7 +18,6 @@ import type { ChartLine } from '../../ui/chart/LineChart';
 import { later } from '../../ui/later';
 import { pieceWording } from '../../words/pieceWording';
 import { CAME_ABOUT } from '../../words/rehearsal';
-import type { Try } from './RehearsalStrip';
 import { useRehearsed } from './useRehearsed';
 
 const LineChart = later(
@@ -25,27 +25,11 @@ const LineChart = later(
   <p className="h-72">Drawing …</p>,
 );
 
-/** How far a felt came since the rehearsal began, act for act: the work by then, reference rolls, and its share of the way. */
-const curveOf = (
-  { entries, ways }: FeltTruth,
-  begunSeq: number,
-): ReadonlyArray<readonly [number, number]> => {
-  let work = 0;
-  const before = entries.findLastIndex(e => e.seq <= begunSeq);
-  return [
-    [0, ways[before]?.progress ?? 0] as const,
-    ...entries.flatMap(({ act, seq }, n) => {
-      if (seq <= begunSeq) return [];
-      work += workOfAct(act, 'hot')?.rolls ?? 0;
-      return [[work, ways[n]?.progress ?? 0] as const];
-    }),
-  ];
-};
-
 /** Every line as it truly is, beside what was measured last and what was wanted. */
 const Lines = ({ truth, context }: { readonly truth: FeltTruth; readonly context: PieceContext }) => {
   const { units } = context.settings;
   const show = (mm: number): string => showQuantity(mm, 'length', units);
+  const offs = offSizes(truth);
   return (
     <table className="w-full max-w-2xl text-left tabular-nums">
       <thead>
@@ -60,7 +44,7 @@ const Lines = ({ truth, context }: { readonly truth: FeltTruth; readonly context
       <tbody>
         {truth.lines.map((line, i) => {
           const mm = line.laidMm * (truth.shares[i] ?? 1);
-          const off = mm / line.wantedMm - 1;
+          const off = offs[i] ?? 0;
           const read = meanReading(truth.state.now, line.id);
           return (
             <tr key={line.id} className="border-b border-rim">
@@ -140,20 +124,20 @@ const Steps = ({ truth, wording }: { readonly truth: FeltTruth; readonly wording
 
 /** Logs of the tries, as the bench has them. */
 const useTries = (
-  tries: readonly Try[],
+  tries: readonly string[],
   of: { readonly rehearsed: Rehearsed; readonly hidden: Hidden } | null,
 ) => {
   const { workshop } = useRehearsal();
   const logs = useQueries({
-    queries: tries.map(t => workshop.cache.entries(t.id)),
+    queries: tries.map(id => workshop.cache.entries(id)),
     combine: results => results.map(r => r.data),
   });
   return useMemo(
     () =>
       of
-        ? tries.flatMap((t, i) => {
+        ? tries.flatMap((id, i) => {
             const log = logs[i];
-            return log ? [{ ...t, truth: rehearse(of.rehearsed, of.hidden, benchLog(log)) }] : [];
+            return log ? [{ id, truth: rehearse(of.rehearsed, of.hidden, benchLog(log)) }] : [];
           })
         : [],
     [tries, logs, of],
@@ -185,7 +169,7 @@ export const TruthView = ({
   tries,
 }: {
   readonly context: PieceContext;
-  readonly tries: readonly Try[];
+  readonly tries: readonly string[];
 }) => {
   const { hidden, others, begunSeq } = useRehearsal();
   const known = useRehearsed(context);
@@ -222,8 +206,7 @@ export const TruthView = ({
         ]
       : []),
   ];
-  const worst = (of: FeltTruth): number =>
-    Math.max(...of.lines.map((l, i) => Math.abs((l.laidMm * (of.shares[i] ?? 1)) / l.wantedMm - 1)));
+  const worst = (of: FeltTruth): number => Math.max(...offSizes(of).map(Math.abs));
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-5 overflow-auto px-6 py-4">
       <h2 className="text-2xl font-semibold">{apart.length > 0 ? 'How it may be' : 'How it truly is'}</h2>
