@@ -69,6 +69,25 @@ export const done = async (page: Page, act: string): Promise<void> => {
   await page.waitForTimeout(A_HAND_MS);
 };
 
+/** How many entries stand in the log of the bench. */
+const entriesOf = async (page: Page): Promise<number> => {
+  const log = page.getByRole('region', { name: 'Log' });
+  const many = /, (\d+) entries/.exec(await log.getByRole('heading').innerText());
+  return many
+    ? Number(many[1])
+    : log
+        .getByRole('listitem')
+        .filter({ has: page.getByRole('button') })
+        .count();
+};
+
+/** Does something at the bench, and waits until the log has one more entry for it. */
+export const logged = async (page: Page, act: () => Promise<unknown>): Promise<void> => {
+  const before = await entriesOf(page);
+  await act();
+  await expect.poll(() => entriesOf(page), { intervals: [20, 40, 80] }).toBeGreaterThan(before);
+};
+
 /** Goes to an element with the Tab key alone. */
 export const tabTo = async (page: Page, target: Locator): Promise<void> => {
   for (let i = 0; i < 120; i += 1) {
@@ -84,6 +103,7 @@ export const stage = (page: Page, name: string): Locator =>
 
 /** Goes where a new piece is begun: by the links where a view is open already. */
 const toNewPiece = async (page: Page): Promise<void> => {
+  if (page.url().endsWith('/new')) return;
   const table = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Table' });
   if (!(await table.isVisible())) return void (await page.goto('/new'));
   await table.click();

@@ -62,8 +62,6 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
   }
   // Before the notes are carried out: what a hand changed a moment before its tab was closed is the felter's own too.
   keepMarker(workshop, marker);
-  const copies = browserDayCopies();
-  if (copies) keepDays(workshop, copies);
   // A note that cannot be carried out now stays for the next start; it must not keep the workshop shut.
   const living = await browserTabs.living();
   const failed = await workshop.journal
@@ -71,6 +69,9 @@ export const openWorkshop = async (onSlow: () => void): Promise<Opening> => {
     .then(() => null, storeFailure);
   if (lost) await store.updateSettings(s => ({ ...s, sampleOffered: true }));
   else await offerSample(store);
+  // A sample as it came is no day's work: what is the felter's own is kept from the first change on.
+  const copies = browserDayCopies();
+  if (copies) keepDays(workshop, copies);
   setTimeout(() => void tidyUp(workshop).catch(() => undefined), TIDY_AFTER_MS);
   return { workshop, notice: failed ?? (notes.isKept ? null : issueNotice(issue('NOTES_DENIED', ''))), lost };
 };

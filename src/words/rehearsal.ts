@@ -1,5 +1,5 @@
 import type { CameAboutId } from '../core/rehearsal/cameAbout';
-import type { PinchGrade, Water, Wetness } from '../core/acts/vocabulary';
+import type { Foam, PinchGrade, Water, Wetness } from '../core/acts/vocabulary';
 import { PINCH } from '../core/acts/pinch';
 
 /** What a fault looks like as long as it can be mended, once it is fast, and what brought it. */
@@ -36,6 +36,11 @@ export const CAME_ABOUT: Readonly<
     fast: 'A thin spot has felted in.',
     by: 'wetted a third time before the skin held',
   },
+  sausage: {
+    begun: 'It has grown longer than it is thick. Turned and rolled across it still comes round.',
+    fast: 'It has become a sausage.',
+    by: 'rolled one way for more than six minutes on end',
+  },
 };
 
 /** How wet it is seen to be, and how warm the water is to the hand. */
@@ -48,6 +53,13 @@ export const WATER_FELT: Readonly<Record<Water, string>> = {
   hot: 'The water is hot.',
   warm: 'The water is warm.',
   cold: 'The water has gone cold.',
+};
+
+/** How it foams between the fingers. */
+export const FOAM_SEEN: Readonly<Record<Foam, string>> = {
+  none: 'There is no soap to feel.',
+  right: 'It foams a little.',
+  much: 'It foams so much that it slides.',
 };
 
 /** What the fingers find when the skin is pinched. */

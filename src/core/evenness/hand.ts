@@ -23,6 +23,9 @@ export const USUAL_HAND: Hand = {
   unequal: 0.25,
 };
 
+/** The hand of a maker, as far as it was weighed. */
+export const handOf = (known: Partial<Hand> | null): Hand => ({ ...USUAL_HAND, ...known });
+
 /** Footprint of a wisp, relative to its mass, mm⁻²: even in width, tapering towards both ends. 0 outside. */
 export const footprint = ({ lengthMm, widthMm, taper }: Hand, along: number, across: number): number => {
   const [x, y] = [Math.abs(along), Math.abs(across)];

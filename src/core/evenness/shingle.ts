@@ -25,6 +25,9 @@ export const TIDINESS: Readonly<Record<'very-tidy' | 'tidy' | 'hasty', Jitter>> 
 };
 export type Tidiness = keyof typeof TIDINESS;
 
+/** How most lay: rows a little less than half over one another, tidily, a finger over the outline. Common practice. */
+export const USUAL_ROWS: Rows = { overlap: 0.4, jitter: TIDINESS.tidy, sameEdge: false, reachMm: 10 };
+
 /** A wisp as it is pulled and laid: thick near the end that was held, thinning to its tip. Common practice. */
 const SHAPE = { rise: 0.1, tip: 0.15 } as const;
 

@@ -1,6 +1,7 @@
 import { workOfAct } from '../acts/act';
 import { isHollow } from '../advice/faults';
 import type { LogEntry } from '../log/entry';
+import type { Random } from '../numeric/random';
 import type { Point } from '../outline/polygon';
 import { chanceAt } from './chanceAt';
 import type { Hidden, Rehearsed } from './hidden';
@@ -22,6 +23,8 @@ export const CHANCES = {
   crack: 0.5,
   /** A side is wetted a third time before its skin holds: the layout floats, and a thin spot grows. */
   thin: 0.5,
+  /** A solid is rolled one way under the board for more than six minutes on end: it grows long. */
+  sausage: 0.4,
 } as const;
 export type CameAboutId = keyof typeof CHANCES;
 
@@ -33,11 +36,14 @@ const FAST_AFTER: Readonly<Record<CameAboutId, number>> = {
   hard: 0,
   crack: 80,
   thin: 150,
+  sausage: 160,
 };
 /** Rolls after which a bundle is opened and looked into. Common practice. */
 const LOOK_EVERY = 100;
 /** Share of the way after which a cut does not heal. Common practice. */
 const LATE = 0.7;
+/** Minutes under the board that a solid stays round for. Common practice. */
+const ROUND_MIN = 6;
 /** Wettings of one side that a layout stands. Common practice. */
 const MOST_WET = 2;
 
@@ -85,6 +91,7 @@ const occasions = ({
   const { form, way } = of;
   const found: Array<{ n: number; fault: CameAboutId }> = [];
   let unseen = 0;
+  let oneWay = 0;
   const wetted = new Map<number, number>();
   for (const [n, { act }] of entries.entries()) {
     const before = ways[n - 1] ?? { skin: 0, progress: 0 };
@@ -107,10 +114,21 @@ const occasions = ({
       on(act.what === 'cut' && before.progress > LATE, 'hard');
     }
     const isHard = act.kind === 'squeeze' || act.kind === 'board' || act.kind === 'throw';
+    oneWay = act.kind === 'board' ? oneWay + act.minutes : 0;
+    on(form.solid !== null && oneWay > ROUND_MIN, 'sausage');
     on(form.solid !== null && isHard && before.skin < 0.5, 'crack');
   }
   return found;
 };
+
+/** Those that share one stream of chance: what is added has one of its own, so that lessons stay as they were written. */
+const SHARED: readonly CameAboutId[] = ['fold', 'stuck', 'ravel', 'hard', 'crack', 'thin'];
+
+/** The chance of an occasion, by its place in the log. */
+const chanceOf = (fault: CameAboutId, n: number, { seed }: Hidden): Random =>
+  SHARED.includes(fault)
+    ? chanceAt(seed, 'fault', n * SHARED.length + SHARED.indexOf(fault))
+    : chanceAt(seed, 'shape', n);
 
 /** Work from one act to the end of the log, reference rolls. */
 const workSince = (entries: readonly LogEntry[], n: number): number =>
@@ -136,11 +154,7 @@ export const faultsOf = (walk: Walk, hidden: Hidden): readonly CameAbout[] => {
     // What was really done went as it went.
     const isReal = (entry?.seq ?? 0) <= (hidden.goesOn?.seq ?? 0);
     if (!isPossible || !entry || isReal || begun.has(fault)) return [];
-    const random = chanceAt(
-      hidden.seed,
-      'fault',
-      n * Object.keys(CHANCES).length + Object.keys(CHANCES).indexOf(fault),
-    );
+    const random = chanceOf(fault, n, hidden);
     if (random() >= CHANCES[fault]) return [];
     begun.add(fault);
     const seen = seenAt(entries, n, fault);

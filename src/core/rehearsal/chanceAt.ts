@@ -1,7 +1,7 @@
 import { type Random, seeded } from '../numeric/random';
 
 /** What chance is asked for: each has a stream of its own, so that one more question changes no other answer. */
-const STREAMS = ['felt', 'hands', 'skin', 'firm', 'test', 'fault', 'eye', 'hole'] as const;
+const STREAMS = ['felt', 'hands', 'skin', 'firm', 'test', 'fault', 'eye', 'hole', 'layout', 'shape'] as const;
 export type Stream = (typeof STREAMS)[number];
 
 /** Odd numbers that spread neighbouring seeds apart. Source: the constants of the finaliser of MurmurHash3 (from memory). */

@@ -2,6 +2,7 @@ import type { Judge } from '../acts/vocabulary';
 import type { UsualWork } from '../acts/actSpec';
 import type { Prior } from '../felting/feltingModel';
 import type { Particle } from '../felting/likelihood';
+import type { ThinPlace } from '../evenness/thinPlaces';
 import type { FormPlan } from '../forms/formKind';
 import { normal } from '../numeric/random';
 import type { Habits } from '../ways/habits';
@@ -27,6 +28,8 @@ export interface Hidden {
   readonly faults?: readonly string[];
   /** At which share of its way it is firm, where that is not drawn. */
   readonly firmAt?: number;
+  /** Where its layout came out thin, once that was simulated (`hiddenLayout`); none when left out. */
+  readonly spots?: readonly ThinPlace[];
   /** A real piece that is gone on with: up to which place of its log it is as the model has it, and how that is. */
   readonly goesOn?: { readonly seq: number; readonly felt: Particle };
 }

@@ -254,6 +254,7 @@ describe('faults come about as often as is written down', () => {
     ['stuck', SLEEVE, [wet(1), wet(2), { kind: 'open', what: 'resist-out' }]],
     ['thin', RECTANGLE, [wet(1), wet(1), wet(1)]],
     ['crack', rehearsedOf('Egg'), [wet(1), { kind: 'throw', count: 5 }]],
+    ['sausage', rehearsedOf('Ball'), [wet(1), { kind: 'board', minutes: 3 }, { kind: 'board', minutes: 5 }]],
   ] as const)('%s', (fault, of, acts) => {
     expect(Math.abs(often(of, acts, fault) - CHANCES[fault])).toBeLessThan(0.04);
   });

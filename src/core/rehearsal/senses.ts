@@ -1,10 +1,13 @@
-import { type Act, waterAfter } from '../acts/act';
-import type { DrawingMark, PinchGrade, TestName, Water, Wetness } from '../acts/vocabulary';
+import { type Act, waterAfter, workOfAct } from '../acts/act';
+import type { DrawingMark, Foam, PinchGrade, TestName, Water, Wetness } from '../acts/vocabulary';
+import { HOLE } from '../evenness/evenness';
+import type { ThinPlace } from '../evenness/thinPlaces';
 import { EYE_SD, markSeen } from '../felting/eye';
 import { linesNow } from '../forms/fits';
 import { gaugeAxis } from '../forms/gaugeAxis';
 import type { Gauge } from '../forms/formKind';
 import { normal } from '../numeric/random';
+import type { Point } from '../outline/polygon';
 import { sidesOf } from '../ways/sidesOf';
 import { chanceAt } from './chanceAt';
 import type { Hidden, Rehearsed } from './hidden';
@@ -14,6 +17,11 @@ import type { FeltTruth } from './rehearse';
 const TEST_SD = 0.06;
 /** How far a hole comes out from what was cut, as a logarithm. Common practice. */
 const HOLE_SD = 0.01;
+
+/** Wool laid on covers so much round where it was put, mm. Common practice. */
+const PATCH_MM = 40;
+/** How far wool floats apart where it does, mm. Common practice. */
+const FLOATED_MM = 40;
 
 /** The grade, by the values from which each but the first is given. */
 const gradeOf = (value: number, from: readonly number[]): number => from.filter(v => value >= v).length;
@@ -32,19 +40,38 @@ export const pinched = (truth: FeltTruth, hidden: Hidden): PinchGrade => {
   return truth.firm + scatter(hidden, truth, 1) / 3 < 1 ? 2 : 3;
 };
 
+/** Where light comes through: where it was laid thin and no wool was laid on since, and where it floated apart. On the laid outline, mm. */
+export const litPlaces = (
+  { faults, entries }: FeltTruth,
+  { spots = [] }: Hidden,
+): ReadonlyArray<{ readonly at: Point; readonly acrossMm: number; readonly isHole: boolean }> => {
+  const laidOn = entries.flatMap(({ act }) => (act.kind === 'addWool' ? [act.at] : []));
+  const isPatched = (s: ThinPlace): boolean =>
+    laidOn.some(p => p === null || Math.hypot(p.x - s.at.x, p.y - s.at.y) < s.acrossMm / 2 + PATCH_MM);
+  return [
+    ...spots
+      .filter(s => !isPatched(s))
+      .map(s => ({ at: s.at, acrossMm: s.acrossMm, isHole: s.share < HOLE })),
+    ...faults.flatMap(f =>
+      f.fault === 'thin' && !f.isMended && f.at ? [{ at: f.at, acrossMm: FLOATED_MM, isHole: f.isFast }] : [],
+    ),
+  ];
+};
+
 /** What comes of any other test. */
 export const tested = (test: TestName, truth: FeltTruth, hidden: Hidden): number => {
   const skin = least(truth.skin.values()) + scatter(hidden, truth, 2);
   const firm = truth.firm + scatter(hidden, truth, 3) / 3;
   const way = truth.progress + scatter(hidden, truth, 4) / 3;
-  const isThin = truth.faults.some(f => f.fault === 'thin' && !f.isMended);
   switch (test) {
     case 'finger':
       return gradeOf(skin, [1]);
     case 'pull':
       return gradeOf(skin, [0.7, 1.3]);
-    case 'light':
-      return isThin ? (truth.faults.some(f => f.fault === 'thin' && f.isFast) ? 0 : 1) : 2;
+    case 'light': {
+      const lit = litPlaces(truth, hidden);
+      return lit.some(p => p.isHole) ? 0 : lit.length > 0 ? 1 : 2;
+    }
     case 'squeeze':
       return gradeOf(firm, [0.3, 0.65, 1, 1.15]);
     case 'cloth':
@@ -77,14 +104,34 @@ export const waterFelt = (
   return minutes >= cold ? 'cold' : minutes >= warm ? 'warm' : was;
 };
 
-/** How wet it lies there: dry in places, wet all through, or with pools on it. */
-export const wetnessSeen = ({ entries }: FeltTruth, { form, way }: Rehearsed): Wetness => {
+/** Wettings that one side stands before water stands on it. Common practice. */
+const MOST_WET = 2;
+/** How often the side was wetted that was wetted most. */
+const mostWettings = (entries: FeltTruth['entries']): number => {
   const wetted = new Map<number, number>();
   for (const { act } of entries)
     if (act.kind === 'wet') wetted.set(act.face, (wetted.get(act.face) ?? 0) + 1);
+  return Math.max(0, ...wetted.values());
+};
+
+/** How wet it lies there: dry in places, wet all through, or with pools on it. */
+export const wetnessSeen = ({ entries }: FeltTruth, { form, way }: Rehearsed): Wetness => {
+  const wetted = new Set(entries.flatMap(({ act }) => (act.kind === 'wet' ? [act.face] : [])));
   const faces = sidesOf(form, way);
   if (faces.some(f => !wetted.has(f))) return 'dry';
-  return [...wetted.values()].some(n => n > 2) ? 'pools' : 'right';
+  return mostWettings(entries) > MOST_WET ? 'pools' : 'right';
+};
+
+/** Reference rolls after which the soap is worked out of it. Common practice. */
+const SOAP_LASTS = 400;
+
+/** How it foams: nothing to feel where it was never wetted or long ago, too much where it was wetted over and over. */
+export const foamSeen = ({ entries }: FeltTruth): Foam => {
+  const last = entries.findLastIndex(({ act }) => act.kind === 'wet');
+  if (last < 0) return 'none';
+  const since = entries.slice(last).reduce((sum, { act }) => sum + (workOfAct(act, 'hot')?.rolls ?? 0), 0);
+  if (since > SOAP_LASTS) return 'none';
+  return mostWettings(entries) > MOST_WET ? 'much' : 'right';
 };
 
 /** What a tape reads of every line that can be measured now, mm by its id. */
@@ -121,14 +168,15 @@ const seen = (truth: FeltTruth, lines: readonly Gauge[], off: number): DrawingMa
 export const compared = (
   truth: FeltTruth,
   hidden: Hidden,
-  { form }: Rehearsed,
+  { form, way }: Rehearsed,
 ): Extract<Act, { kind: 'compare' }> => {
   const { modelled } = linesNow(form, truth.state.isCut);
-  const way = (axis: 'along' | 'across'): readonly Gauge[] =>
+  const linesOf = (axis: 'along' | 'across'): readonly Gauge[] =>
     modelled.filter(g => gaugeAxis(g.directionDeg) === axis);
   const random = chanceAt(hidden.seed, 'eye', truth.entries.length);
-  const [along, across] = [way('along'), way('across')];
-  if (along.length === 0 || across.length === 0)
+  const [along, across] = [linesOf('along'), linesOf('across')];
+  // What is worked the same all round is looked at all round, as the bench asks for it.
+  if (!way.hasDirections || along.length === 0 || across.length === 0)
     return { kind: 'compare', at: seen(truth, modelled, normal(random)) };
   return {
     kind: 'compare',

@@ -194,3 +194,10 @@ export const laySteps = (of: LaySpec): readonly LayStep[] => {
  */
 export const fibreDirection = (lay: FibreLay, index: number): 0 | 90 | 'radial' | 'random' =>
   lay === 'crossed' ? (index % 2 === 0 ? 0 : 90) : lay === 'single' ? 0 : lay;
+
+/** Wool that has no one direction is laid in tufts every way. */
+const SCATTERED: ReadonlySet<string> = new Set(['batt', 'fleece']);
+
+/** Whether it is laid in tufts every way: what has no one direction, and all that is laid on a ball. @param woolForm as the shelf has it: tops, batt, fleece … */
+export const isScattered = ({ outlineIs }: { readonly outlineIs: string }, woolForm: string): boolean =>
+  outlineIs === 'ball' || SCATTERED.has(woolForm);

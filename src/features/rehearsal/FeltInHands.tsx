@@ -2,7 +2,16 @@ import { useState } from 'react';
 import type { TestName } from '../../core/acts/vocabulary';
 import { suits } from '../../core/acts/feltTests';
 import type { Plan } from '../../core/plan/makePlan';
-import { compared, pinched, taped, tested, waterFelt, wetnessSeen } from '../../core/rehearsal/senses';
+import {
+  compared,
+  foamSeen,
+  litPlaces,
+  pinched,
+  taped,
+  tested,
+  waterFelt,
+  wetnessSeen,
+} from '../../core/rehearsal/senses';
 import { showQuantity } from '../../core/units/units';
 import { UNDYED } from '../../core/wool/undyed';
 import type { PieceContext } from '../../session/pieceContext';
@@ -10,8 +19,9 @@ import { useRehearsal } from '../../session/rehearsal';
 import { Button } from '../../ui/Button';
 import { MARK_WORDS } from '../../words/drawingMarks';
 import { FELT_TEST_WORDS } from '../../words/feltTests';
-import { CAME_ABOUT, pinchFound, WATER_FELT, WETNESS_SEEN } from '../../words/rehearsal';
+import { CAME_ABOUT, FOAM_SEEN, pinchFound, WATER_FELT, WETNESS_SEEN } from '../../words/rehearsal';
 import { FeltPicture } from './FeltPicture';
+import { useHiddenLayout } from './useHiddenLayout';
 import { useRehearsed } from './useRehearsed';
 
 /** What fingers do with it, in the order in which one comes to it. */
@@ -38,7 +48,8 @@ const InHands = (props: {
 }) => {
   const { context, plan } = props;
   const { rehearsed, truth } = props.known;
-  const { hidden, clock } = useRehearsal();
+  const { clock } = useRehearsal();
+  const hidden = useHiddenLayout(context, plan);
   const [found, setFound] = useState<Found | null>(null);
   const after = context.entries.length;
   const find = (words: string, isLit = false): void => setFound({ words, after, isLit });
@@ -50,6 +61,7 @@ const InHands = (props: {
       [
         'You open it and look.',
         WETNESS_SEEN[wetnessSeen(truth, rehearsed)],
+        FOAM_SEEN[foamSeen(truth)],
         ...(water ? [WATER_FELT[water]] : []),
         ...(seen.length === 0
           ? ['Nothing is wrong.']
@@ -77,13 +89,19 @@ const InHands = (props: {
     );
   };
   const isNow = found?.after === after;
-  const spots = isNow && found.isLit ? open.flatMap(f => (f.fault === 'thin' && f.at ? [f.at] : [])) : [];
+  const spots = isNow && found.isLit ? litPlaces(truth, hidden) : [];
   return (
     <section aria-labelledby="in-hands" className="flex flex-col gap-3 p-3">
       <h2 id="in-hands" className="text-lg font-semibold">
         The felt in your hands
       </h2>
-      <FeltPicture plan={plan} truth={truth} colour={context.wool?.colour ?? UNDYED} spots={spots} />
+      <FeltPicture
+        plan={plan}
+        truth={truth}
+        colour={context.wool?.colour ?? UNDYED}
+        spots={spots}
+        units={context.settings.units}
+      />
       <p role="status" className={`min-h-20 text-lg ${isNow ? '' : 'text-chalk'}`}>
         {found ? (isNow ? found.words : `Before: ${found.words}`) : 'Touch it: what you find stands here.'}
       </p>

@@ -1,5 +1,5 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useQueries } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
 import { actWords } from '../../core/acts/act';
 import type { PieceWording } from '../../core/acts/actSpec';
 import { benchLog } from '../../core/log/logParts';
@@ -10,14 +10,13 @@ import { type FeltTruth, rehearse } from '../../core/rehearsal/rehearse';
 import { SIZE_TOLERANCE } from '../../core/tolerances';
 import { showQuantity, showShare } from '../../core/units/units';
 import type { PieceContext } from '../../session/pieceContext';
-import { valueOf } from '../../session/jobError';
 import { useRehearsal } from '../../session/rehearsal';
-import { usePrior } from '../../session/usePrior';
 import { Button } from '../../ui/Button';
 import type { ChartLine } from '../../ui/chart/LineChart';
 import { later } from '../../ui/later';
 import { pieceWording } from '../../words/pieceWording';
 import { CAME_ABOUT } from '../../words/rehearsal';
+import { type ByAdvice, useByAdvice } from './useByAdvice';
 import { useRehearsed } from './useRehearsed';
 
 const LineChart = later(
@@ -144,24 +143,33 @@ const useTries = (
   );
 };
 
-/** What the advice alone would have made of the same felt. */
-const useByAdvice = (context: PieceContext, known: ReturnType<typeof useRehearsed>) => {
-  const { hidden, workshop, begunSeq } = useRehearsal();
-  const { belief } = usePrior(context);
-  const begun = context.entries.filter(e => e.seq <= begunSeq);
-  const { setOfRolls, pace } = context.settings;
-  return useQuery({
-    queryKey: ['by advice', hidden.seed, known?.setup],
-    queryFn: async () => {
-      if (!known) return null;
-      const ask = { setup: known.setup, hidden, player: { pace, setOfRolls, belief }, log: begun };
-      return valueOf(valueOf(await workshop.workers.long.run('playAdvice', ask)));
-    },
-    enabled: known !== null,
-    staleTime: Number.POSITIVE_INFINITY,
-    retry: 1,
-  });
+/** What the advice would have made of it, in words, from the beginning and from points of the log. */
+const AdviceSaid = ({ played, own }: { readonly played: readonly ByAdvice[]; readonly own: FeltTruth }) => {
+  const [first, ...onwards] = played;
+  return (
+    <>
+      {first && (
+        <p>
+          On the same felt, in {first.steps} steps, it would have ended within{' '}
+          {showShare(worstOff(first.truth))} of every size. Yours is within {showShare(worstOff(own))} now.
+        </p>
+      )}
+      {onwards.length > 0 && (
+        <ul className="list-disc pl-6" aria-label="From points of your own">
+          {onwards.map(one => (
+            <li key={one.own}>
+              From after your step {one.own}: {one.steps} more, within {showShare(worstOff(one.truth))} of
+              every size.
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
 };
+
+/** The furthest that any line is off, as a share of what was wanted. */
+const worstOff = (of: FeltTruth): number => Math.max(...offSizes(of).map(Math.abs));
 
 /** How the felt truly is: beside what was believed, which step did what, and what the advice would have made of it. */
 export const TruthView = ({
@@ -171,16 +179,28 @@ export const TruthView = ({
   readonly context: PieceContext;
   readonly tries: readonly string[];
 }) => {
-  const { hidden, others, begunSeq } = useRehearsal();
+  const { hidden } = useRehearsal();
   const known = useRehearsed(context);
   const both = useMemo(() => (known ? { rehearsed: known.rehearsed, hidden } : null), [known, hidden]);
   const all = useTries(tries, both);
-  const advice = useByAdvice(context, known);
-  if (!known) return <p className="p-4">Fix the plan first.</p>;
+  return known ? (
+    <Truth context={context} known={known} all={all} />
+  ) : (
+    <p className="p-4">Fix the plan first.</p>
+  );
+};
+
+const Truth = (props: {
+  readonly context: PieceContext;
+  readonly known: NonNullable<ReturnType<typeof useRehearsed>>;
+  readonly all: ReturnType<typeof useTries>;
+}) => {
+  const { context, known, all } = props;
+  const { others, begunSeq } = useRehearsal();
+  const [fromEach, setFromEach] = useState(false);
+  const advice = useByAdvice(context, known, fromEach);
   const { truth, rehearsed } = known;
   const wording = pieceWording(rehearsed.way, rehearsed.form.faces.length, context.settings.units);
-  const begun = context.entries.filter(e => e.seq <= begunSeq).length;
-  const byAdvice = advice.data ? rehearse(rehearsed, hidden, advice.data.log) : null;
   const apart = others.map(o => rehearse(rehearsed, o, context.entries));
   const lines: readonly ChartLine[] = [
     ...apart.map((t, i): ChartLine => ({
@@ -195,18 +215,13 @@ export const TruthView = ({
       marked: true,
       endsIn: `try ${i + 1}`,
     })),
-    ...(byAdvice
-      ? [
-          {
-            name: 'by the advice',
-            points: curveOf(byAdvice, begunSeq),
-            colour: 'laid' as const,
-            dash: 'dashed' as const,
-          },
-        ]
-      : []),
+    ...advice.played.map(({ own, truth: t }): ChartLine => ({
+      name: own === 0 ? 'by the advice' : `by the advice, from step ${own}`,
+      points: curveOf(t, begunSeq).slice(own),
+      colour: 'laid',
+      dash: 'dashed',
+    })),
   ];
-  const worst = (of: FeltTruth): number => Math.max(...offSizes(of).map(Math.abs));
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-5 overflow-auto px-6 py-4">
       <h2 className="text-2xl font-semibold">{apart.length > 0 ? 'How it may be' : 'How it truly is'}</h2>
@@ -224,19 +239,22 @@ export const TruthView = ({
       </section>
       <section aria-label="By the advice">
         <h3 className="text-lg font-semibold">What the advice would have made of it</h3>
-        {advice.isFetching ? (
-          <p role="status">It is played through …</p>
-        ) : advice.error ? (
+        <AdviceSaid played={advice.played} own={truth} />
+        {advice.error ? (
           <p role="alert">
-            {advice.error.message} <Button onClick={() => void advice.refetch()}>Try again</Button>
+            {advice.error.message} <Button onClick={advice.again}>Try again</Button>
           </p>
         ) : (
-          byAdvice && (
-            <p>
-              On the same felt, in {byAdvice.entries.length - begun} steps, it would have ended within{' '}
-              {showShare(worst(byAdvice))} of every size. Yours is within {showShare(worst(truth))} now.
+          advice.played.length < advice.asked && (
+            <p role="status">
+              It is played through: {advice.played.length} of {advice.asked} …
             </p>
           )
+        )}
+        {!fromEach && apart.length === 0 && (
+          <Button className="mt-2" onClick={() => setFromEach(true)}>
+            And from points of my own
+          </Button>
         )}
         <LineChart
           lines={lines}
@@ -244,7 +262,7 @@ export const TruthView = ({
           yName="share of the way"
           yText={showShare}
           level={{ name: 'target', y: 1 }}
-          label={`Share of the way against work: ${all.map((t, i) => `try ${i + 1} ${showShare(t.truth.progress)}`).join(', ')}${byAdvice ? `, by the advice ${showShare(byAdvice.progress)}` : ''}`}
+          label={`Share of the way against work: ${all.map((t, i) => `try ${i + 1} ${showShare(t.truth.progress)}`).join(', ')}${advice.played.map(p => `, by the advice from step ${p.own} ${showShare(p.truth.progress)}`).join('')}`}
         />
         <p className="text-[13px] text-chalk">
           Dots: steps of a try. Dashed: by the advice alone.

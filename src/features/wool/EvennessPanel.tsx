@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { type Hand, USUAL_HAND } from '../../core/evenness/hand';
-import { type Rows, TIDINESS, type Tidiness } from '../../core/evenness/shingle';
+import { handOf } from '../../core/evenness/hand';
+import { type Rows, TIDINESS, type Tidiness, USUAL_ROWS } from '../../core/evenness/shingle';
 import type { WayToLay } from '../../core/evenness/waysToLay';
 import { homeUnit, showFigure, showShare, type UnitSystem } from '../../core/units/units';
 import type { Settings } from '../../records/settings';
@@ -16,13 +16,10 @@ import type { EvennessResult, useEvenness } from './useEvenness';
 /** Wisps are weighed ten at a time: one is too light for a kitchen scale. */
 const WISPS = 10;
 
-/** The hand of this felter, as far as it was weighed. */
-export const handOf = (settings: Settings): Hand => ({ ...USUAL_HAND, ...settings.hand });
-
 const HandFields = ({ settings }: { readonly settings: Settings }) => {
   const change = useChangeSettings();
   const { units } = settings;
-  const hand = handOf(settings);
+  const hand = handOf(settings.hand);
   const put = (more: Partial<NonNullable<Settings['hand']>>): void => {
     const { lengthMm, widthMm, grams } = hand;
     change({ hand: { lengthMm, widthMm, grams, ...more } });
@@ -58,7 +55,6 @@ const HandFields = ({ settings }: { readonly settings: Settings }) => {
   );
 };
 
-const USUAL_ROWS: Rows = { overlap: 0.4, jitter: TIDINESS.tidy, sameEdge: false, reachMm: 10 };
 const TIDY_WORDS: ReadonlyArray<{ readonly value: Tidiness; readonly text: string }> = [
   { value: 'very-tidy', text: 'very tidy' },
   { value: 'tidy', text: 'tidy' },

@@ -8,6 +8,8 @@ import { pileList } from '../../core/wool/pileList';
 import type { Split } from '../../core/wool/splitScheme';
 import type { WeighPlan } from '../../core/wool/weigh';
 import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/units/units';
+import { handOf } from '../../core/evenness/hand';
+import { isScattered } from '../../core/wool/layOrder';
 import { wayOnTable } from '../../drawing/orient';
 import { pieceScene, type Scene } from '../../drawing/scene';
 import { pieceWools } from '../../records/piece';
@@ -23,7 +25,7 @@ import { layerFill, LayerPattern } from '../../ui/table/LayerPattern';
 import { Table } from '../../ui/table/Table';
 import { Batch } from './Batch';
 import { EvennessMap } from './EvennessMap';
-import { EvennessPanel, handOf, inLayers } from './EvennessPanel';
+import { EvennessPanel, inLayers } from './EvennessPanel';
 import { PlanClass } from './PlanClass';
 import { LayerColours } from './LayerColours';
 import { LayerChoice } from './LayerChoice';
@@ -98,8 +100,6 @@ const ringsOf = (scene: Scene | null): readonly Polygon[] => {
   return (wool.length > 0 ? wool : (scene?.shapes.filter(s => s.role === 'laid') ?? [])).map(s => s.points);
 };
 const noFill = (): undefined => undefined;
-/** Wool that has no one direction is laid in tufts every way. */
-const SCATTERED: ReadonlySet<string> = new Set(['batt', 'fleece']);
 
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
@@ -133,7 +133,7 @@ export const WoolView = () => {
       grams: weigh?.faces[face]?.grams ?? 0,
       planned: layers,
       layers: n,
-      hand: handOf(context.settings),
+      hand: handOf(context.settings.hand),
       directionOf: i => wayOnTable(form.alongOnTable, look.wayOf(i)),
     });
   return (
@@ -239,7 +239,7 @@ export const WoolView = () => {
                 settings={context.settings}
                 units={units}
                 ways={[wayIn(layers), wayIn(2 * layers)]}
-                isScattered={form.outlineIs === 'ball' || SCATTERED.has(context.wool?.form ?? 'tops')}
+                isScattered={isScattered(form, context.wool?.form ?? 'tops')}
                 layout={layout}
               />
             )}
