@@ -114,6 +114,33 @@ test('a lesson is saved as a file, changed, and opened as one’s own; a broken 
   await expect(page.getByRole('link', { name: 'Begin Our first evening' })).toHaveCount(0);
 });
 
+test('a teacher changes a lesson, and passes on what is her own', async ({ page }) => {
+  await page.goto('/lessons');
+  await page.getByRole('link', { name: 'Change Feel the skin' }).click();
+  await page.getByLabel('Its name').fill('The skin, in our class');
+  await page.getByLabel('Step 1 says').fill('Wet it as I showed you.');
+  await page.getByRole('group', { name: 'Step 2' }).getByLabel('at least').fill('80');
+  await page.getByRole('button', { name: 'Another step' }).click();
+  await page.getByLabel('Step 5 says').fill('Show it to me.');
+  await page.getByRole('group', { name: 'Step 5' }).getByLabel('and waits until').selectOption('sound');
+  await page.getByRole('button', { name: 'Remove step 4' }).click();
+  await page.getByRole('combobox', { name: 'Made as' }).selectOption({ label: 'Kelp cosy, four cups' });
+  await page.getByRole('button', { name: 'Keep it as my own' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save The skin, in our class as a file' }).click();
+  const kept = JSON.parse(await readFile(await (await download).path(), 'utf8')) as {
+    readonly steps: ReadonlyArray<{ readonly says: string; readonly until: unknown }>;
+  };
+  expect(kept.steps.map(s => s.says)).toHaveLength(4);
+  expect(kept.steps[1]?.until).toEqual({ is: 'done', act: 'rub', least: 80 });
+  expect(kept.steps[3]).toEqual({ says: 'Show it to me.', until: { is: 'sound' } });
+  // The one it came from is there as it was.
+  await expect(page.getByRole('link', { name: 'Begin Feel the skin' })).toBeVisible();
+  await page.getByRole('link', { name: 'Begin The skin, in our class' }).click();
+  await expect(page.getByRole('region', { name: 'Lesson' })).toContainText('Wet it as I showed you.');
+  await expect(page.getByRole('navigation', { name: 'Also on the bench' })).toHaveCount(0);
+});
+
 test('what if: a real piece is gone on with as a copy, on several felts', async ({ page }) => {
   await page.goto('/pieces/sample-galley-mat/bench');
   const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');

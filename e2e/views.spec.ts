@@ -38,6 +38,7 @@ const VIEWS = [
   '/pieces/sample-ferry-pad/diary',
   '/lessons',
   '/lessons/skin',
+  '/lessons/skin/change',
 ] as const;
 /** Light on a laptop and dark on a phone: what differs between them differs between any two. A tablet only has to hold it. */
 const SIZES = [

@@ -93,6 +93,10 @@ const LessonsView = view(
   /^\/lessons$/,
   async () => (await import('../features/rehearsal/LessonsView')).LessonsView,
 );
+const LessonEditor = view(
+  /^\/lessons\/[^/]+\/change$/,
+  async () => (await import('../features/rehearsal/LessonEditor')).LessonEditor,
+);
 const RehearsalStage = view(
   /^\/(rehearse|lessons)\/./,
   async () => (await import('./RehearsalStage')).RehearsalStage,
@@ -159,6 +163,7 @@ export const Views = (first: First) => (
           {TRIES}
         </Route>
         <Route path="lessons" element={guarded(<LessonsView />)} />
+        <Route path="lessons/:lessonId/change" element={guarded(<LessonEditor />)} />
         <Route path="lessons/:lessonId" element={guarded(<LessonFrame />)}>
           {TRIES}
         </Route>

@@ -20,6 +20,10 @@ export const useLessons = () => {
   const { notes } = useWorkshop();
   const [own, setOwn] = useState(() => kept(notes));
   const ids = useMemo(() => new Set(own.map(l => l.id)), [own]);
+  const keep = (lesson: Lesson): void => {
+    notes.set(KEY + lesson.id, lessonText(lesson));
+    setOwn(kept(notes));
+  };
   return {
     all: [...LESSONS.filter(l => !ids.has(l.id)), ...own],
     own: ids,
@@ -27,10 +31,10 @@ export const useLessons = () => {
     read: (bytes: Uint8Array): readonly Issue[] => {
       const lesson = readLesson(bytes);
       if (!lesson.ok) return lesson.issues;
-      notes.set(KEY + lesson.value.id, lessonText(lesson.value));
-      setOwn(kept(notes));
+      keep(lesson.value);
       return [];
     },
+    keep,
     remove: (id: string): void => {
       notes.remove(KEY + id);
       setOwn(kept(notes));

@@ -50,6 +50,13 @@ export const LessonsView = () => {
               <Button look="bare" aria-label={`Save ${lesson.title} as a file`} onClick={() => save(lesson)}>
                 Save as a file
               </Button>
+              <Link
+                to={`/lessons/${lesson.id}/change`}
+                className={buttonClass('bare', 'dry')}
+                aria-label={`Change ${lesson.title}`}
+              >
+                Change
+              </Link>
               {own.has(lesson.id) && (
                 <Button look="bare" aria-label={`Remove ${lesson.title}`} onClick={() => remove(lesson.id)}>
                   Remove
@@ -64,8 +71,8 @@ export const LessonsView = () => {
           Your own lessons
         </h2>
         <p className="mb-2">
-          Save one as a file, change its words, its start or what it asks for in any editor, give it another
-          id, and open it here. Pass it on as you pass on a recipe.
+          Change any of them: its words, its piece, what may go wrong and what it waits for. What you keep is
+          your own, beside the one it came from. Save it as a file and pass it on as you pass on a recipe.
         </p>
         <FileButton accept=".json,application/json" onPick={open}>
           Open a lesson
