@@ -90,6 +90,8 @@ export const CORE_ORDER = [
   'acts',
   'ways',
   'evenness',
+  'picture',
+  'light',
   'colour',
   'wool',
   'plan',

@@ -54,6 +54,13 @@ export const ISSUE_CODES = [
   'UNDO_OVERTAKEN',
   'RECORDS_UNREAD',
   'STORE_FAILED',
+  'LIGHT_NO_BACKDROP',
+  'LIGHT_BLEACHED',
+  'LIGHT_NO_PIECE',
+  'LIGHT_CUT',
+  'LIGHT_DARK',
+  'LIGHT_CLEAR',
+  'LIGHT_OTHER_PIECE',
 ] as const;
 
 export type IssueCode = (typeof ISSUE_CODES)[number];

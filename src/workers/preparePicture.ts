@@ -18,13 +18,13 @@ const LARGE_PX = 2048;
 const SMALL_PX = 400;
 const QUALITY = 0.85;
 /** Larger files are no pictures that a camera takes. */
-const MOST_BYTES = 80_000_000;
+export const MOST_BYTES = 80_000_000;
 /** More pixels than any camera has: what unpacks to more is made to burst. */
-const MOST_PIXELS = 200_000_000;
+export const MOST_PIXELS = 200_000_000;
 export const PICTURE_TYPE = 'image/jpeg';
 
 /** Draws a picture anew, no larger than so many px on its long side. */
-const scaled = (bitmap: ImageBitmap | OffscreenCanvas, longestPx: number): OffscreenCanvas => {
+export const scaled = (bitmap: ImageBitmap | OffscreenCanvas, longestPx: number): OffscreenCanvas => {
   const scale = Math.min(1, longestPx / Math.max(bitmap.width, bitmap.height));
   const [widthPx, heightPx] = [bitmap.width, bitmap.height].map(px => Math.max(1, Math.round(px * scale)));
   const canvas = new OffscreenCanvas(widthPx ?? 1, heightPx ?? 1);

@@ -27,6 +27,7 @@ import type { SvgOutlines } from '../files/svgOutlines';
 import type { PieceSummary, RawPiece } from '../records/summary';
 import type { PreparedPictures } from './preparePicture';
 import type { Template } from '../drawing/template';
+import type { LightReading } from '../core/light/lightCheck';
 import type { OpenAsk, OpenOutcome, SaveAsk, Saved, TurnedBack } from './wholeWork';
 
 /** Work that is done off the main thread. Both sides read it. */
@@ -57,6 +58,20 @@ export interface Jobs {
       readonly runs: number;
     };
     readonly answer: { readonly field: Field; readonly evenness: Evenness };
+  };
+  /** Where a piece that was held to the light is thin, from a picture as the camera wrote it. */
+  readonly lightCheck: {
+    readonly request: {
+      readonly bytes: Uint8Array<ArrayBuffer>;
+      /** Of the piece as it was laid and lies on the table, mm. */
+      readonly outline: readonly Polygon[];
+    };
+    readonly answer: Result<LightReading>;
+  };
+  /** A picture of a made-up piece against the light, as a camera would write it: PNG. */
+  readonly madeUpLight: {
+    readonly request: { readonly outline: readonly Polygon[]; readonly seed: number };
+    readonly answer: ArrayBuffer;
   };
   readonly forecastPiece: {
     readonly request: { readonly record: FeltingRecord; readonly goal: FeltingGoal };
@@ -163,6 +178,8 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   templatePdf: 60_000,
   svgOutlines: 60_000,
   evenness: 120_000,
+  lightCheck: 60_000,
+  madeUpLight: 60_000,
   forecastPiece: 20_000,
   learn: 60_000,
   listPdf: 30_000,

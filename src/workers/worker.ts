@@ -77,6 +77,24 @@ const WORK: JobRunner = {
     const { simulateLayout } = await import('../core/evenness/simulateLayout');
     return { answer: simulateLayout(request, done => progress(done, request.runs)) };
   },
+  lightCheck: async ({ bytes, outline }, progress) => {
+    const [{ pixelsOf }, { lightCheck }] = await Promise.all([
+      import('./pixelsOf'),
+      import('../core/light/lightCheck'),
+    ]);
+    progress(0, 2);
+    const pixels = await pixelsOf(bytes);
+    progress(1, 2);
+    return { answer: pixels.ok ? lightCheck(pixels.value, outline) : pixels };
+  },
+  madeUpLight: async ({ outline, seed }) => {
+    const [{ pngOf }, { lightPicture, somePlaces }] = await Promise.all([
+      import('./pixelsOf'),
+      import('../core/light/lightScene'),
+    ]);
+    const places = somePlaces(outline[0] ?? [], seed);
+    return handedOver(await pngOf(lightPicture({ outline, places, seed })));
+  },
   listPdf: async ({ title, sections }) => {
     const { listPdf } = await import('../files/listPdf');
     return handedOver(listPdf(title, sections, await font()));

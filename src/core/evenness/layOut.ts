@@ -16,8 +16,8 @@ export interface Layer {
 const CELL_MM = 5;
 const G_PER_MM2_TO_GSM = 1e6;
 
-/** Cells whose middle lies within rings, by the even-odd rule, a row at a time. */
-const insideOf = (rings: readonly Polygon[], grid: Omit<Field, 'gsm' | 'inside'>): Uint8Array => {
+/** Cells whose middle lies within rings, by the even-odd rule, a row at a time: 1 within, 0 without. */
+export const insideOf = (rings: readonly Polygon[], grid: Omit<Field, 'gsm' | 'inside'>): Uint8Array => {
   const { columns, rows, left, top, cellMm } = grid;
   const inside = new Uint8Array(columns * rows);
   for (let r = 0; r < rows; r += 1) {

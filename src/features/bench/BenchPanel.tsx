@@ -9,6 +9,7 @@ import { CountPanel } from './CountPanel';
 import { ComparePanel } from './ComparePanel';
 import { Curve } from './Curve';
 import { DryWeightPanel } from './DryWeightPanel';
+import { LightPanel } from './LightPanel';
 import { LookPanel } from './LookPanel';
 import { ManyPanel } from './ManyPanel';
 import { MeasurePanel } from './MeasurePanel';
@@ -90,9 +91,12 @@ export const BenchPanel = (props: {
           grades={standing.state.tests}
           onLog={acting.log}
           onPinch={() => acting.setPanel('pinch')}
+          onLight={() => acting.setPanel('light')}
           onCancel={close}
         />
       );
+    case 'light':
+      return <LightPanel form={plan.form} units={units} onLog={acting.logAll} onCancel={close} />;
     case 'wrong':
       return (
         <WrongPanel

@@ -62,6 +62,7 @@ export const TestsPanel = (props: {
   readonly grades: Readonly<Partial<Record<TestName, number>>>;
   readonly onLog: (act: Act) => void;
   readonly onPinch: () => void;
+  readonly onLight: () => void;
   readonly onCancel: () => void;
 }) => (
   <PanelFrame title="Which test, and what do you see?" label="Tests" onCancel={props.onCancel}>
@@ -88,6 +89,11 @@ export const TestsPanel = (props: {
             </Button>
           ))}
         </div>
+        {name === 'light' && (
+          <Button className="mt-2" onClick={props.onLight}>
+            By a picture …
+          </Button>
+        )}
       </div>
     ))}
     <Thickness units={props.units} arealNow={props.arealNow} own={props.ownFirmness} onLog={props.onLog} />

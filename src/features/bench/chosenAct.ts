@@ -11,6 +11,7 @@ export const PANELS = {
   pinch: 'Pinch test',
   look: 'Open it and look',
   tests: 'Test it',
+  light: 'Against the light',
   wrong: 'Something is wrong',
   count: 'Counting',
   recipe: 'Recipe',
@@ -33,7 +34,7 @@ export const isTap = (kind: BenchKind): boolean => controlOf(kind) !== null;
 export const greatWords = (kind: BenchKind): string => (opensPanel(kind) ? PANELS[kind] : 'To the finish');
 
 /** Panels that no key goes round to: they only lead to others, or are for what is seldom. */
-const APART: ReadonlySet<string> = new Set(['more', 'many', 'note', 'wool', 'dryWeight']);
+const APART: ReadonlySet<string> = new Set(['more', 'many', 'light', 'note', 'wool', 'dryWeight']);
 
 /** What a key goes on to, one after the other: every act of the way, and every panel but the one that only leads to others. */
 const roundOf = (acts: readonly string[]): readonly BenchKind[] => [

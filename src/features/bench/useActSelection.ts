@@ -52,6 +52,11 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
     setPanel(null);
     void bench.log(what);
   };
+  const logAll = (all: readonly Act[]): void => {
+    spentAt.set(choice, logged);
+    setPanel(null);
+    for (const what of all) void bench.log(what);
+  };
   const lookUp = (fault: string | null): void => {
     setSeen(fault);
     setPanel('wrong');
@@ -79,6 +84,7 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
     kind,
     act,
     log,
+    logAll,
     go,
     panel,
     setPanel: open,

@@ -62,12 +62,7 @@ export const GoalFields = ({
         onPick={(is: GoalKind) => is !== goal.is && onGoal(FRESH_GOALS[is])}
       />
       {goal.is === 'done' && (
-        <Select
-          label="what"
-          value={goal.act}
-          options={ACTS_ASKED}
-          onPick={act => onGoal({ ...goal, act })}
-        />
+        <Select label="what" value={goal.act} options={ACTS_ASKED} onPick={act => onGoal({ ...goal, act })} />
       )}
       {goal.is === 'tested' && (
         <Select

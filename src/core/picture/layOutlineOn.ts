@@ -1,0 +1,159 @@
+import { insideOf } from '../evenness/layOut';
+import { boundsOf, type Point, type Polygon } from '../outline/polygon';
+import type { Blob } from './blob';
+
+/** An outline laid onto what was found in a picture. */
+export interface LaidOn {
+  /** From the picture onto the outline's own frame, mm. */
+  readonly toOutline: (px: Point) => Point;
+  /** The way back: onto the picture, px. */
+  readonly toPicture: (mm: Point) => Point;
+  readonly mmPerPx: number;
+  /** How well they agree: what both cover as a share of what either covers. */
+  readonly overlap: number;
+  /** True where it fits about as well turned another way: then nobody can tell from its outline which way it lies. */
+  readonly isTurnUnknown: boolean;
+  /** True where it is seen from its back. */
+  readonly isMirrored: boolean;
+}
+
+/** The outline is compared on a grid of about so many cells along its long side. */
+const GRID = 48;
+const COARSE_DEG = 5;
+const FINE_DEG = 1;
+/** Another turn fits alike where it overlaps this much less at the most. */
+const ALIKE = 0.02;
+/** Turns nearer than this are one and the same. */
+const APART_DEG = 30;
+
+interface Moments {
+  readonly area: number;
+  readonly at: Point;
+}
+/** Area and middle of the cells of a mask. */
+const momentsOf = (
+  mask: Uint8Array,
+  width: number,
+  toPoint: (column: number, row: number) => Point,
+): Moments => {
+  let [n, x, y] = [0, 0, 0];
+  mask.forEach((on, cell) => {
+    if (on !== 1) return;
+    const p = toPoint((cell % width) + 0.5, Math.floor(cell / width) + 0.5);
+    n += 1;
+    x += p.x;
+    y += p.y;
+  });
+  return { area: n, at: { x: x / n, y: y / n } };
+};
+
+interface Turned {
+  readonly deg: number;
+  readonly isMirrored: boolean;
+}
+const apart = (a: number, b: number): number => Math.abs(((a - b + 540) % 360) - 180);
+
+/**
+ * Lays an outline onto a blob of a picture: size by area, place by the middle, and every turn tried, of its front and its back. One scale for both
+ * ways. Null where either is empty.
+ * @param outline mm; its even-odd rings  @param blob as `largestBlob` gives it
+ */
+export const layOutlineOn = (
+  outline: readonly Polygon[],
+  blob: Blob,
+  picture: { readonly width: number; readonly height: number },
+): LaidOn | null => {
+  const box = boundsOf(outline.flat());
+  const cellMm = Math.max(box.maxX - box.minX, box.maxY - box.minY) / GRID;
+  if (!(cellMm > 0) || blob.cells === 0) return null;
+  const around = 0.15 * GRID * cellMm;
+  const grid = {
+    cellMm,
+    left: box.minX - around,
+    top: box.minY - around,
+    columns: Math.ceil((box.maxX - box.minX + 2 * around) / cellMm),
+    rows: Math.ceil((box.maxY - box.minY + 2 * around) / cellMm),
+  };
+  const inside = insideOf(outline, grid);
+  const own = momentsOf(inside, grid.columns, (c, r) => ({
+    x: grid.left + c * cellMm,
+    y: grid.top + r * cellMm,
+  }));
+  if (own.area === 0) return null;
+  const seen = momentsOf(blob.mask, picture.width, (x, y) => ({ x, y }));
+  const mmPerPx = Math.sqrt((own.area * cellMm * cellMm) / seen.area);
+  const toPictureBy = ({ deg, isMirrored }: Turned) => {
+    const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+    const side = isMirrored ? -1 : 1;
+    return (mm: Point): Point => {
+      const [x, y] = [(side * (mm.x - own.at.x)) / mmPerPx, (mm.y - own.at.y) / mmPerPx];
+      return { x: seen.at.x + cos * x - sin * y, y: seen.at.y + sin * x + cos * y };
+    };
+  };
+  const [columns, rows] = [grid.columns, grid.rows];
+  const overlapOf = ({ deg, isMirrored }: Turned): number => {
+    const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+    const side = isMirrored ? -1 : 1;
+    let [both, either] = [0, 0];
+    for (let r = 0; r < rows; r += 1) {
+      const y = (grid.top + (r + 0.5) * cellMm - own.at.y) / mmPerPx;
+      for (let c = 0; c < columns; c += 1) {
+        const x = (side * (grid.left + (c + 0.5) * cellMm - own.at.x)) / mmPerPx;
+        const [px, py] = [
+          Math.floor(seen.at.x + cos * x - sin * y),
+          Math.floor(seen.at.y + sin * x + cos * y),
+        ];
+        const isIn = px >= 0 && py >= 0 && px < picture.width && py < picture.height;
+        const there = isIn ? (blob.mask[py * picture.width + px] ?? 0) : 0;
+        const here = inside[r * columns + c] ?? 0;
+        both += here & there;
+        either += here | there;
+      }
+    }
+    return both / either;
+  };
+  const tried = [false, true].flatMap(isMirrored =>
+    Array.from({ length: 360 / COARSE_DEG }, (_, i) => {
+      const turned = { deg: i * COARSE_DEG, isMirrored };
+      return { turned, overlap: overlapOf(turned) };
+    }),
+  );
+  // Its front before its back, and a small turn before a large one, where both fit alike.
+  const ranked = tried.toSorted((a, b) => b.overlap - a.overlap);
+  const [top] = ranked;
+  if (!top) return null;
+  const alike = ranked.filter(t => t.overlap > top.overlap - ALIKE);
+  const chosen =
+    alike.toSorted(
+      (a, b) =>
+        Number(a.turned.isMirrored) - Number(b.turned.isMirrored) ||
+        apart(a.turned.deg, 0) - apart(b.turned.deg, 0),
+    )[0] ?? top;
+  const near = alike.filter(
+    t =>
+      t.turned.isMirrored === chosen.turned.isMirrored && apart(t.turned.deg, chosen.turned.deg) < APART_DEG,
+  );
+  const start = near.toSorted((a, b) => b.overlap - a.overlap)[0] ?? chosen;
+  const fine = Array.from({ length: 2 * COARSE_DEG - 1 }, (_, i) => {
+    const turned = { ...start.turned, deg: start.turned.deg + (i - COARSE_DEG + 1) * FINE_DEG };
+    return { turned, overlap: overlapOf(turned) };
+  }).toSorted((a, b) => b.overlap - a.overlap);
+  const best = fine[0] ?? start;
+  const { deg, isMirrored } = best.turned;
+  const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+  return {
+    mmPerPx,
+    overlap: best.overlap,
+    isMirrored,
+    isTurnUnknown: alike.some(t => apart(t.turned.deg, best.turned.deg) >= APART_DEG),
+    toPicture: toPictureBy(best.turned),
+    toOutline: px => {
+      const [x, y] = [px.x - seen.at.x, px.y - seen.at.y];
+      const side = isMirrored ? -1 : 1;
+      return {
+        x: own.at.x + side * mmPerPx * (cos * x + sin * y),
+        y: own.at.y + mmPerPx * (-sin * x + cos * y),
+      };
+    },
+  };
+};
