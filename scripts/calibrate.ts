@@ -3,6 +3,7 @@
 import type { Judge } from '../src/core/acts/vocabulary';
 import { coverageOf } from '../src/core/felting/testing/coverage';
 import { endsOf, FELTERS } from '../src/core/felting/testing/felters';
+import { lightFigures } from '../src/core/light/testing/scenes';
 import { rehearsalsOf } from '../src/core/rehearsal/testing/rehearsals';
 import { ODD_WORLDS } from '../src/core/felting/simulatedPiece';
 
@@ -46,3 +47,10 @@ for (const judge of ['tape', 'drawing'] as const)
     console.log(
       `${`${way}, by ${judge === 'tape' ? 'the tape (±3 %)' : 'the drawing (±5 %)'}`.padEnd(42)} ${percent(within / of).padStart(8)} ${String(of).padStart(9)}`,
     );
+
+// Pieces held to the light, on made-up pictures of seeds of their own; beside each figure what is asked for.
+const lit = lightFigures(9001, Math.ceil(pieces / 2.5));
+console.log(`\nheld to the light, ${lit.scenes} made-up pictures, ${lit.read} read`);
+console.log(`thin places found${percent(lit.found / lit.asked).padStart(33)}   85 % at least`);
+console.log(`told as under half, and so${percent(lit.trulyHalf / lit.half).padStart(24)}   85 % at least`);
+console.log(`on ten even pieces${((10 * lit.onEven) / lit.even).toFixed(1).padStart(30)}     1 at the most`);
