@@ -1,9 +1,6 @@
 import type { Fibre, Blend } from '../core/colour/blend';
 import type { Evenness } from '../core/evenness/evenness';
-import type { Hand } from '../core/evenness/hand';
 import type { Field } from '../core/evenness/field';
-import type { Layer } from '../core/evenness/layOut';
-import type { Rows } from '../core/evenness/shingle';
 import type { PieceForecast, FeltingGoal } from '../core/felting/forecastPiece';
 import type { PriorEvidence } from '../core/felting/pooledPrior';
 import type { FeltingRecord } from '../core/felting/likelihood';
@@ -27,6 +24,7 @@ import type { SvgOutlines } from '../files/svgOutlines';
 import type { PieceSummary, RawPiece } from '../records/summary';
 import type { PreparedPictures } from './preparePicture';
 import type { Template } from '../drawing/template';
+import type { LayoutAsk } from '../core/evenness/simulateLayout';
 import type { LightReading } from '../core/light/lightCheck';
 import type { OpenAsk, OpenOutcome, SaveAsk, Saved, TurnedBack } from './wholeWork';
 
@@ -45,18 +43,7 @@ export interface Jobs {
     readonly answer: Result<SvgOutlines>;
   };
   readonly evenness: {
-    readonly request: {
-      /** Outlines of the wool as it lies on the table, mm. */
-      readonly rings: readonly Polygon[];
-      readonly layers: readonly Layer[];
-      readonly hand: Hand;
-      /** How rows are laid; null for wisps at random. */
-      readonly rows: Rows | null;
-      readonly plannedGsm: number;
-      readonly seed: number;
-      /** How many layouts are simulated; the figures are their means, the map is of the first. */
-      readonly runs: number;
-    };
+    readonly request: LayoutAsk;
     readonly answer: { readonly field: Field; readonly evenness: Evenness };
   };
   /** Where a piece that was held to the light is thin, from a picture as the camera wrote it. */

@@ -1,11 +1,10 @@
 import { THIN } from '../evenness/evenness';
 import type { Field } from '../evenness/field';
 import type { Hand } from '../evenness/hand';
-import type { Layer } from '../evenness/layOut';
-import { type Rows, TIDINESS, type Tidiness, USUAL_ROWS } from '../evenness/shingle';
+import { TIDINESS, type Tidiness, USUAL_ROWS } from '../evenness/shingle';
+import type { LayoutAsk } from '../evenness/simulateLayout';
 import { type ThinPlace, thinPlaces } from '../evenness/thinPlaces';
 import { wayToLay } from '../evenness/waysToLay';
-import type { Polygon } from '../outline/polygon';
 import type { Plan } from '../plan/makePlan';
 import { type FibreLay, fibreDirection } from '../wool/layOrder';
 import { chanceAt } from './chanceAt';
@@ -19,17 +18,6 @@ const HANDS: ReadonlyArray<readonly [bound: number, Tidiness]> = [
 ];
 /** What an eye finds against a window: wool runs out at the rim, and what is smaller than this is not seen, mm. Common practice. */
 const SEEN = { rimMm: 25, leastMm: 15, smoothMm: 10 } as const;
-
-/** What is laid out by chance, as the evenness of a layout is simulated. */
-export interface LayoutAsk {
-  readonly rings: readonly Polygon[];
-  readonly layers: readonly Layer[];
-  readonly hand: Hand;
-  readonly rows: Rows | null;
-  readonly plannedGsm: number;
-  readonly seed: number;
-  readonly runs: number;
-}
 
 /**
  * The layout of the first side of a made-up piece, as its hidden hand laid it: to be simulated once, off the main thread. Null where nothing
