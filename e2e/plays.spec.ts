@@ -7,17 +7,17 @@ import { SIZE_TOLERANCE } from '../src/core/tolerances';
 import { begin, clearedWorkshop, expect, stage, test } from './jorrit';
 import { hands, play } from './playing';
 
-/** One piece of each way of working, as it is offered. */
-const PIECES = [
-  'Bottle sleeve',
-  'Flat rectangle',
-  'Nuno scarf',
-  'Relief panel',
-  'Pod on a ball',
-  'Cord or stem',
-  'Ball',
-  'Rolled flower',
-] as const;
+/** One piece of each way of working, as it is offered, and on how many felts: what takes a few minutes is done more often. */
+const PIECES = {
+  'Bottle sleeve': 1,
+  'Flat rectangle': 1,
+  'Nuno scarf': 1,
+  'Relief panel': 1,
+  'Pod on a ball': 3,
+  'Cord or stem': 3,
+  Ball: 3,
+  'Rolled flower': 2,
+} as const;
 const REHEARSALS = 15;
 /** How far off each is held to: by a tape, and by an eye. */
 const WITHIN = { tape: 100 * SIZE_TOLERANCE, drawing: 5 } as const;
@@ -54,7 +54,7 @@ for (const judge of ['tape', 'drawing'] as const)
     await clearedWorkshop(page);
     await page.goto('/new');
     const ends: Array<{ readonly piece: string; readonly seed: number; readonly off: number }> = [];
-    for (const [n, piece] of PIECES.entries()) {
+    for (const [piece, felts] of Object.entries(PIECES)) {
       await begin(page, piece);
       const [, id = ''] = /pieces\/([^/]+)/.exec(page.url()) ?? [];
       if (judge === 'drawing') {
@@ -63,7 +63,7 @@ for (const judge of ['tape', 'drawing'] as const)
         await page.getByRole('radio', { name: 'by the drawing' }).click();
         await page.getByRole('button', { name: 'Back' }).first().click();
       }
-      for (const seed of ableSeeds(piece, judge, n < REHEARSALS - PIECES.length ? 2 : 1)) {
+      for (const seed of ableSeeds(piece, judge, felts)) {
         await page.goto(`/rehearse/${id}?seed=${seed}`);
         await expect(hands(page)).toBeVisible();
         const { off } = await play(page);
@@ -77,6 +77,5 @@ for (const judge of ['tape', 'drawing'] as const)
     }
     expect(ends).toHaveLength(REHEARSALS);
     const within = ends.filter(e => e.off <= WITHIN[judge]).length;
-    console.log(judge, within, ends.map(e => `${e.piece} ${e.seed}: ${e.off}`).join('; '));
     expect(within / REHEARSALS, JSON.stringify(ends)).toBeGreaterThanOrEqual(0.85);
   });

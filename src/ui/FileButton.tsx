@@ -5,11 +5,13 @@ export const FileButton = (props: {
   readonly accept: string;
   /** True where the device’s own camera is meant. */
   readonly capture?: true;
+  /** Wet: for an elbow. */
+  readonly size?: 'dry' | 'wet';
   readonly onPick: (file: File) => void;
   readonly children: string;
 }) => (
   <label
-    className={`${buttonClass('plain', 'dry')} cursor-pointer focus-within:outline-3 focus-within:outline-laid`}
+    className={`${buttonClass('plain', props.size ?? 'dry')} cursor-pointer focus-within:outline-3 focus-within:outline-laid`}
   >
     {props.children}
     <input

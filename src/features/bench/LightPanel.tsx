@@ -124,13 +124,13 @@ export const LightPanel = (props: {
       onCancel={props.onCancel}
     >
       <div className="flex flex-wrap items-center gap-3">
-        <FileButton accept="image/*" capture onPick={look}>
+        <FileButton size="wet" accept="image/*" capture onPick={look}>
           {seen ? 'Another picture' : 'Take a picture'}
         </FileButton>
-        <FileButton accept="image/*" onPick={look}>
+        <FileButton size="wet" accept="image/*" onPick={look}>
           Open a picture
         </FileButton>
-        <Button look="bare" onClick={madeUp}>
+        <Button size="wet" look="bare" onClick={madeUp}>
           Try it with a made-up one
         </Button>
       </div>

@@ -90,7 +90,7 @@ export const TestsPanel = (props: {
           ))}
         </div>
         {name === 'light' && (
-          <Button className="mt-2" onClick={props.onLight}>
+          <Button size="wet" className="mt-2 w-full" onClick={props.onLight}>
             By a picture …
           </Button>
         )}
