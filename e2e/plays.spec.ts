@@ -49,7 +49,7 @@ for (const judge of ['tape', 'drawing'] as const)
   test(`fifteen rehearsals in eight ways are played by the advice through the bench, by the ${judge}`, async ({
     page,
   }) => {
-    test.setTimeout(400_000);
+    test.setTimeout(900_000);
     page.setDefaultTimeout(15_000);
     await clearedWorkshop(page);
     await page.goto('/new');

@@ -16,6 +16,10 @@ const USUAL = usualWorkplace('2026-01-01T00:00:00.000Z');
 export const useWorkplace = (): Workplace =>
   useLive(workplaceKind)?.find(w => w.id === WORKPLACE_ID) ?? USUAL;
 
+/** Whether they have a record already: what is typed before that has nowhere to be kept yet. */
+export const useIsWorkplaceKept = (): boolean =>
+  useLive(workplaceKind)?.some(w => w.id === WORKPLACE_ID) ?? false;
+
 const making = new WeakMap<Store, Promise<void>>();
 
 /** Makes the record where there is none yet, once, whoever asks for it first. */
@@ -43,7 +47,7 @@ export const useChangeWorkplace = (): ((
   const changeOne = useChange(workplaceKind);
   const all = useLive(workplaceKind);
   const isMissing = all !== null && !all.some(w => w.id === WORKPLACE_ID);
-  const isThere = all?.some(w => w.id === WORKPLACE_ID) ?? false;
+  const isThere = useIsWorkplaceKept();
   useEffect(() => {
     if (isMissing) made(store, nowIso()).catch(failed);
   }, [isMissing, store, nowIso, failed]);

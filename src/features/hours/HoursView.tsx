@@ -4,7 +4,7 @@ import { minorOf } from '../../core/money/exact';
 import type { Workplace } from '../../records/workplace';
 import { sayDay } from '../../session/clock';
 import { useSettings } from '../../session/useRecords';
-import { useChangeWorkplace, useMoney, useWorkplace } from '../../session/useWorkplace';
+import { useChangeWorkplace, useIsWorkplaceKept, useMoney, useWorkplace } from '../../session/useWorkplace';
 import { momentOf } from '../../session/workHours';
 import { Button } from '../../ui/Button';
 import { DateField } from '../../ui/DateField';
@@ -245,11 +245,13 @@ export const HoursView = () => {
   useTitle('Hours and money');
   const workplace = useWorkplace();
   const changeWorkplace = useChangeWorkplace();
+  const isKept = useIsWorkplaceKept();
   const change: Change = (how, label) => changeWorkplace(how, { label, key: label });
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
       <h1 className="text-3xl font-semibold">Hours and money</h1>
-      <div className="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-2">
+      {/* Whoever leaves in the moment before there is a record would lose what they typed. */}
+      <fieldset disabled={!isKept} className="mt-3 grid gap-x-12 gap-y-6 lg:grid-cols-2">
         <div>
           <section aria-labelledby="hours">
             <h2 id="hours" className="border-b border-ink text-lg font-semibold">
@@ -265,7 +267,7 @@ export const HoursView = () => {
           <Hands workplace={workplace} change={change} />
         </div>
         <Money workplace={workplace} change={change} />
-      </div>
+      </fieldset>
     </div>
   );
 };
