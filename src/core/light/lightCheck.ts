@@ -25,6 +25,8 @@ export interface LightReading {
   /** True where the outline fits about as well turned another way: where a place lies on the piece is then not known. */
   readonly isTurnUnknown: boolean;
   readonly isMirrored: boolean;
+  /** True where it looks about alike from its back: seen from there, places lie mirrored. */
+  readonly isSideUnknown: boolean;
   /** True where its colours differ: each keeps back light in its own way, so that a pale wool looks thin. */
   readonly isMixed: boolean;
   /** The outline as it lies in the picture, as shares of its width and height. */
@@ -203,6 +205,7 @@ export const lightCheck = (pixels: Pixels, outline: readonly Polygon[]): Result<
     }),
     isTurnUnknown: laid.isTurnUnknown,
     isMirrored: laid.isMirrored,
+    isSideUnknown: laid.isSideUnknown,
     isMixed: kept.value.isMixed,
     outline: (outline[0] ?? []).map(p => share(laid.toPicture(p))),
   });

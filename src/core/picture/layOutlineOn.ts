@@ -15,6 +15,8 @@ export interface LaidOn {
   readonly isTurnUnknown: boolean;
   /** True where it is seen from its back. */
   readonly isMirrored: boolean;
+  /** True where it looks about alike from its back: then nobody can tell which side is seen. */
+  readonly isSideUnknown: boolean;
 }
 
 /** The outline is compared on a grid of about so many cells along its long side. */
@@ -51,7 +53,42 @@ interface Turned {
   readonly deg: number;
   readonly isMirrored: boolean;
 }
+interface Tried {
+  readonly turned: Turned;
+  readonly overlap: number;
+}
+/** Cosine and sine of a turn, and −1 where it is seen from its back. */
+const factorsOf = ({ deg, isMirrored }: Turned) => {
+  const angle = (deg * Math.PI) / 180;
+  return { cos: Math.cos(angle), sin: Math.sin(angle), side: isMirrored ? -1 : 1 };
+};
+const byOverlap = (a: Tried, b: Tried): number => b.overlap - a.overlap;
 const apart = (a: number, b: number): number => Math.abs(((a - b + 540) % 360) - 180);
+
+/** The turn that fits best, and all that fit about as well: its front before its back and a small turn before a large one, where they do. */
+const bestTurn = (
+  tryIt: (turned: Turned) => Tried,
+): { readonly best: Tried; readonly alike: readonly Turned[] } => {
+  const tried = [false, true]
+    .flatMap(isMirrored =>
+      Array.from({ length: 360 / COARSE_DEG }, (_, i) => tryIt({ deg: i * COARSE_DEG, isMirrored })),
+    )
+    .toSorted(byOverlap);
+  const most = tried[0]?.overlap ?? 0;
+  const alike = tried.filter(t => t.overlap > most - ALIKE);
+  const [chosen = tryIt({ deg: 0, isMirrored: false })] = alike.toSorted(
+    (a, b) =>
+      Number(a.turned.isMirrored) - Number(b.turned.isMirrored) ||
+      apart(a.turned.deg, 0) - apart(b.turned.deg, 0),
+  );
+  const isNear = ({ turned }: Tried): boolean =>
+    turned.isMirrored === chosen.turned.isMirrored && apart(turned.deg, chosen.turned.deg) < APART_DEG;
+  const start = alike.find(isNear) ?? chosen;
+  const [best = start] = Array.from({ length: 2 * COARSE_DEG - 1 }, (_, i) =>
+    tryIt({ ...start.turned, deg: start.turned.deg + (i - COARSE_DEG + 1) * FINE_DEG }),
+  ).toSorted(byOverlap);
+  return { best, alike: alike.map(t => t.turned) };
+};
 
 /**
  * Lays an outline onto a blob of a picture: size by area, place by the middle, and every turn tried, of its front and its back. One scale for both
@@ -82,18 +119,9 @@ export const layOutlineOn = (
   if (own.area === 0) return null;
   const seen = momentsOf(blob.mask, picture.width, (x, y) => ({ x, y }));
   const mmPerPx = Math.sqrt((own.area * cellMm * cellMm) / seen.area);
-  const toPictureBy = ({ deg, isMirrored }: Turned) => {
-    const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
-    const side = isMirrored ? -1 : 1;
-    return (mm: Point): Point => {
-      const [x, y] = [(side * (mm.x - own.at.x)) / mmPerPx, (mm.y - own.at.y) / mmPerPx];
-      return { x: seen.at.x + cos * x - sin * y, y: seen.at.y + sin * x + cos * y };
-    };
-  };
   const [columns, rows] = [grid.columns, grid.rows];
-  const overlapOf = ({ deg, isMirrored }: Turned): number => {
-    const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
-    const side = isMirrored ? -1 : 1;
+  const overlapOf = (turned: Turned): number => {
+    const { cos, sin, side } = factorsOf(turned);
     let [both, either] = [0, 0];
     for (let r = 0; r < rows; r += 1) {
       const y = (grid.top + (r + 0.5) * cellMm - own.at.y) / mmPerPx;
@@ -112,44 +140,23 @@ export const layOutlineOn = (
     }
     return both / either;
   };
-  const tried = [false, true].flatMap(isMirrored =>
-    Array.from({ length: 360 / COARSE_DEG }, (_, i) => {
-      const turned = { deg: i * COARSE_DEG, isMirrored };
-      return { turned, overlap: overlapOf(turned) };
-    }),
-  );
-  // Its front before its back, and a small turn before a large one, where both fit alike.
-  const ranked = tried.toSorted((a, b) => b.overlap - a.overlap);
-  const [top] = ranked;
-  if (!top) return null;
-  const alike = ranked.filter(t => t.overlap > top.overlap - ALIKE);
-  const chosen =
-    alike.toSorted(
-      (a, b) =>
-        Number(a.turned.isMirrored) - Number(b.turned.isMirrored) ||
-        apart(a.turned.deg, 0) - apart(b.turned.deg, 0),
-    )[0] ?? top;
-  const near = alike.filter(
-    t =>
-      t.turned.isMirrored === chosen.turned.isMirrored && apart(t.turned.deg, chosen.turned.deg) < APART_DEG,
-  );
-  const start = near.toSorted((a, b) => b.overlap - a.overlap)[0] ?? chosen;
-  const fine = Array.from({ length: 2 * COARSE_DEG - 1 }, (_, i) => {
-    const turned = { ...start.turned, deg: start.turned.deg + (i - COARSE_DEG + 1) * FINE_DEG };
-    return { turned, overlap: overlapOf(turned) };
-  }).toSorted((a, b) => b.overlap - a.overlap);
-  const best = fine[0] ?? start;
-  const { deg, isMirrored } = best.turned;
-  const [cos, sin] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)];
+  const tryIt = (turned: Turned): Tried => ({ turned, overlap: overlapOf(turned) });
+  const { best, alike } = bestTurn(tryIt);
+  const { cos, sin, side } = factorsOf(best.turned);
   return {
     mmPerPx,
     overlap: best.overlap,
-    isMirrored,
-    isTurnUnknown: alike.some(t => apart(t.turned.deg, best.turned.deg) >= APART_DEG),
-    toPicture: toPictureBy(best.turned),
+    isMirrored: best.turned.isMirrored,
+    isTurnUnknown: alike.some(
+      t => t.isMirrored === best.turned.isMirrored && apart(t.deg, best.turned.deg) >= APART_DEG,
+    ),
+    isSideUnknown: alike.some(t => t.isMirrored !== best.turned.isMirrored),
+    toPicture: mm => {
+      const [x, y] = [(side * (mm.x - own.at.x)) / mmPerPx, (mm.y - own.at.y) / mmPerPx];
+      return { x: seen.at.x + cos * x - sin * y, y: seen.at.y + sin * x + cos * y };
+    },
     toOutline: px => {
       const [x, y] = [px.x - seen.at.x, px.y - seen.at.y];
-      const side = isMirrored ? -1 : 1;
       return {
         x: own.at.x + side * mmPerPx * (cos * x + sin * y),
         y: own.at.y + mmPerPx * (-sin * x + cos * y),

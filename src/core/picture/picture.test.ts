@@ -85,6 +85,7 @@ describe('an outline laid onto a picture', () => {
           const laid = layOutlineOn([TONGUE], blob, picture);
           expect(laid?.isMirrored).toBe(isMirrored);
           expect(laid?.isTurnUnknown).toBe(false);
+          expect(laid?.isSideUnknown).toBe(false);
           expect(laid?.mmPerPx).toBeCloseTo(mmPerPx, 1);
           for (const p of TONGUE) {
             const at = laid?.toOutline(toPicture(p)) ?? { x: 0, y: 0 };
@@ -107,6 +108,15 @@ describe('an outline laid onto a picture', () => {
     };
     expect(layOutlineOn([ellipse(200, 200)], maskOf(ellipse(200, 200)), picture)?.isTurnUnknown).toBe(true);
     expect(layOutlineOn([box(200, 100)], maskOf(box(200, 100)), picture)?.isTurnUnknown).toBe(true);
+    // A kite has a tip and a tail, and no front: its turn is known and its side is not.
+    const kite = [
+      { x: -100, y: 0 },
+      { x: 30, y: 60 },
+      { x: 60, y: 0 },
+      { x: 30, y: -60 },
+    ];
+    const laid = layOutlineOn([kite], maskOf(kite), picture);
+    expect([laid?.isTurnUnknown, laid?.isSideUnknown]).toEqual([false, true]);
     const other = layOutlineOn([box(200, 60)], maskOf(ellipse(180, 180)), picture);
     expect(other?.overlap).toBeLessThan(0.7);
     expect(layOutlineOn([], maskOf(box(9, 9)), picture)).toBeNull();

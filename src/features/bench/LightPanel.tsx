@@ -66,6 +66,9 @@ const Cannot = ({ reading }: { readonly reading: LightReading }) => (
       <li>Its outline looks alike turned another way: where a place lies, look for in the picture.</li>
     )}
     {reading.isMirrored && <li>It is seen from its other side.</li>}
+    {reading.isSideUnknown && !reading.isTurnUnknown && (
+      <li>It looks alike from both sides. Taken from the back, its places are marked the wrong way round.</li>
+    )}
     {reading.isMixed && (
       <li>Its colours differ. Each wool keeps back light in its own way: a pale one may only look thin.</li>
     )}
