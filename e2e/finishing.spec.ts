@@ -26,6 +26,8 @@ test('a piece is rinsed till clear, soaked by the clock, shaped and put to dry, 
   await expect(page.getByTestId('one-number')).toContainText('15');
   // Wherever the felter is meanwhile, it is told when the time is up.
   await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  // The bell knows of it once another view is there.
+  await expect(page.getByRole('heading', { name: 'Linked figures' })).toBeVisible();
   await page.clock.fastForward('16:00');
   await expect(page.getByText('Kelp cosy, four cups: it has soaked long enough.').first()).toBeVisible();
   await page.getByRole('button', { name: 'Go there' }).click();
