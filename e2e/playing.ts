@@ -13,18 +13,11 @@ export const great = (page: Page) =>
     .getByRole('button', { name: /^(Done|Measure$|Pinch test$|Test it$|Check the drawing$|To the finish)/ })
     .first();
 
-/** How a rehearsal ended that was played by the advice alone. */
-export interface PlayedHere {
-  /** How far each line is off at last, per cent. */
-  readonly off: readonly number[];
-  readonly steps: number;
-}
-
 /**
  * Plays a rehearsal to its end by the advice alone, with the buttons and keys of the bench and what the hands find. All of it goes on in the page:
  * a script that asks from outside for each thing it sees waits longer for the answers than a felter works.
  */
-const playInPage = async (): Promise<number> => {
+const playInPage = async (): Promise<void> => {
   const MOST_STEPS = 120;
   const WAITS_MS = 15_000;
   const CHANGED = new Error('It says something else by now.');
@@ -136,10 +129,10 @@ const playInPage = async (): Promise<number> => {
       return now && performance.now() - since > 60 && now;
     });
     const does = words(button);
-    if (does.startsWith('To the finish')) return step;
+    if (does.startsWith('To the finish')) return;
     // What came out too small is pulled and measured: twice running says that it stays so.
     measured = does.startsWith('Measure') ? measured + 1 : 0;
-    if (measured > 2) return step;
+    if (measured > 2) return;
     const before = entries();
     let isChanged = false;
     await follow(does, () => {
@@ -157,12 +150,12 @@ const playInPage = async (): Promise<number> => {
   throw new Error('It came to no end.');
 };
 
-/** Plays a rehearsal to its end by the advice alone, at the bench, and looks at how it truly is. */
-export const play = async (page: Page): Promise<PlayedHere> => {
-  const steps = await page.evaluate(playInPage);
+/** Plays a rehearsal to its end by the advice alone, at the bench. Gives how far each line truly is off, whole per cent as it is shown. */
+export const play = async (page: Page): Promise<readonly number[]> => {
+  await page.evaluate(playInPage);
   await page.getByRole('link', { name: 'How is it truly?' }).click();
   const off = page.getByRole('region', { name: 'Size' }).locator('tbody tr td:last-child');
   await off.first().waitFor();
   const told = await off.allInnerTexts();
-  return { steps, off: told.map(t => Number(t.replace('−', '-').replace(/[+%\s]/g, ''))) };
+  return told.map(t => Number(t.replace('−', '-').replace(/[+%\s]/g, '')));
 };

@@ -1,3 +1,4 @@
+import { partsOf } from '../numeric/parts';
 import type { Field } from './field';
 
 /** What a layout is like, as makers look at it against the light. */
@@ -52,30 +53,6 @@ const depths = ({ columns, rows, inside }: Field, most: number): Uint8Array => {
   return depth;
 };
 
-/** Groups of cells that satisfy a test and touch one another by a side. */
-const places = (columns: number, cells: ReadonlySet<number>): number => {
-  const seen = new Set<number>();
-  let found = 0;
-  for (const start of cells) {
-    if (seen.has(start)) continue;
-    found += 1;
-    const open = [start];
-    seen.add(start);
-    while (open.length > 0) {
-      const cell = open.pop() ?? 0;
-      const row = Math.floor(cell / columns);
-      for (const n of [cell - 1, cell + 1, cell - columns, cell + columns]) {
-        const sameRow = Math.abs(n - cell) > 1 || Math.floor(n / columns) === row;
-        if (sameRow && cells.has(n) && !seen.has(n)) {
-          seen.add(n);
-          open.push(n);
-        }
-      }
-    }
-  }
-  return found;
-};
-
 const meanOf = (values: readonly number[]): number =>
   values.length === 0 ? 0 : values.reduce((a, b) => a + b, 0) / values.length;
 
@@ -115,7 +92,7 @@ export const evenness = (field: Field, plannedGsm: number): Evenness => {
     mean,
     variation: mean > 0 ? Math.sqrt(variance) / mean : 0,
     thinShare: patches.length === 0 ? 0 : patches.filter(p => p < THIN * plannedGsm).length / patches.length,
-    holes: places(wide, holes),
+    holes: partsOf({ width: wide, height: Math.floor(rows / side) }, cell => holes.has(cell)).length,
     edgeShare: middle.length === 0 ? 1 : meanOf(edge) / meanOf(middle),
   };
 };

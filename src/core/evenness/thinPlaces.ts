@@ -1,3 +1,4 @@
+import { partsOf } from '../numeric/parts';
 import type { Point } from '../outline/polygon';
 import type { Field } from './field';
 
@@ -64,29 +65,22 @@ export const thinPlaces = (
   const looked = withinRim(field, of.rimMm);
   const even = smoothed(field, Math.round(of.smoothMm / cellMm));
   const isThin = (cell: number): boolean => looked[cell] === 1 && (even[cell] ?? 0) < of.under * of.shouldGsm;
-  const seen = new Uint8Array(looked.length);
-  const found: ThinPlace[] = [];
-  for (let start = 0; start < looked.length; start += 1) {
-    if (seen[start] === 1 || !isThin(start)) continue;
-    const open = [start];
-    seen[start] = 1;
-    let [x, y, n, least] = [0, 0, 0, Number.POSITIVE_INFINITY];
-    for (let cell = open.pop(); cell !== undefined; cell = open.pop()) {
-      const column = cell % columns;
-      x += column + 0.5;
-      y += Math.floor(cell / columns) + 0.5;
-      n += 1;
-      least = Math.min(least, (even[cell] ?? 0) / of.shouldGsm);
-      const beside = [column > 0 ? cell - 1 : -1, column < columns - 1 ? cell + 1 : -1];
-      for (const next of [...beside, cell - columns, cell + columns])
-        if (next >= 0 && next < looked.length && seen[next] === 0 && isThin(next)) {
-          seen[next] = 1;
-          open.push(next);
-        }
-    }
-    const acrossMm = 2 * cellMm * Math.sqrt(n / Math.PI);
-    if (acrossMm >= of.leastMm)
-      found.push({ at: { x: left + (x / n) * cellMm, y: top + (y / n) * cellMm }, acrossMm, share: least });
-  }
-  return found.toSorted((a, b) => a.share - b.share);
+  return partsOf({ width: columns, height: field.rows }, isThin)
+    .map((cells): ThinPlace => {
+      const n = cells.length;
+      const sum = (value: (cell: number) => number): number =>
+        cells.reduce((all, cell) => all + value(cell), 0);
+      return {
+        at: {
+          x: left + (sum(cell => (cell % columns) + 0.5) / n) * cellMm,
+          y: top + (sum(cell => Math.floor(cell / columns) + 0.5) / n) * cellMm,
+        },
+        acrossMm: 2 * cellMm * Math.sqrt(n / Math.PI),
+        share:
+          cells.reduce((least, cell) => Math.min(least, even[cell] ?? 0), Number.POSITIVE_INFINITY) /
+          of.shouldGsm,
+      };
+    })
+    .filter(place => place.acrossMm >= of.leastMm)
+    .toSorted((a, b) => a.share - b.share);
 };

@@ -35,7 +35,7 @@ export const backdropOf = (
     (2 * (cell % width)) / width - 1,
     (2 * Math.floor(cell / width)) / height - 1,
   ];
-  const at = (cell: number): readonly number[] => {
+  const at = (cell: number): number[] => {
     const here = new Float64Array(size);
     fill(here, degree, placeOf(cell));
     return [...here];
@@ -45,7 +45,7 @@ export const backdropOf = (
   if (all.length < 20 * size) return null;
   const every = Math.max(1, Math.floor(all.length / MOST_FITTED));
   const fitted = all.filter((_, i) => i % every === 0);
-  const x = new Matrix(fitted.map(cell => [...at(cell)]));
+  const x = new Matrix(fitted.map(at));
   const xt = x.transpose();
   const square = Matrix.add(xt.mmul(x), Matrix.eye(size, size).mul(RIDGE * fitted.length));
   const decomposed = new CholeskyDecomposition(square);

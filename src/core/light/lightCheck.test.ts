@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { box, ellipse } from '../outline/shapes';
 import { lightCheck } from './lightCheck';
+import { litActs } from './litActs';
 import { lightPicture, type LightScene, somePlaces } from './lightScene';
 import { LIT_OUTLINES, lightFigures, SMALL_PX } from './testing/scenes';
 
@@ -35,6 +36,28 @@ describe('a piece held to the light', () => {
       );
       expect(codes.split(' ')).toContain(got.ok ? 'read' : got.issues[0]?.code);
     }
+  });
+
+  it('what it writes down: even, pale spots or holes, and a spot for each place that was chosen', () => {
+    const place = { at: { x: 10.4, y: 20 }, acrossMm: 30, share: 0.4, inPicture: { x: 0.5, y: 0.5 } };
+    const told = {
+      isTurnUnknown: false,
+      isMirrored: false,
+      isSideUnknown: false,
+      isMixed: false,
+      outline: [],
+    };
+    const acts = (share: number, isTurnUnknown = false) => {
+      const places = [{ ...place, share }];
+      return litActs({ ...told, places, isTurnUnknown }, places, ({ x, y }) => ({ x: -y, y: x }));
+    };
+    expect(litActs({ ...told, places: [] }, [], p => p)).toEqual([{ kind: 'test', test: 'light', grade: 2 }]);
+    expect(acts(0.4)).toEqual([
+      { kind: 'test', test: 'light', grade: 1 },
+      { kind: 'fault', fault: 'thin', at: { x: -20, y: 10 } },
+    ]);
+    expect(acts(0.1)[0]).toMatchObject({ grade: 0 });
+    expect(acts(0.4, true)[1]).toMatchObject({ at: null });
   });
 
   it('a thin place is where it is, in the picture and on the outline; turned the other way it says that it may be', () => {

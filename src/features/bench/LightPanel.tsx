@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import type { Act } from '../../core/acts/act';
 import type { FormPlan } from '../../core/forms/formKind';
 import { HALF, type LightReading, type LitPlace } from '../../core/light/lightCheck';
+import { lightGrade, litActs } from '../../core/light/litActs';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import { turnBackFor } from '../../drawing/orient';
 import { svgPathData } from '../../drawing/pathSink';
@@ -10,6 +11,7 @@ import { useLightCheck } from '../../session/useLightCheck';
 import { Button } from '../../ui/Button';
 import { FileButton } from '../../ui/FileButton';
 import { JobLine } from '../../ui/JobLine';
+import { FELT_TEST_WORDS } from '../../words/feltTests';
 import { ISSUES, issueText } from '../../words/issues';
 import { PanelFrame } from './PanelFrame';
 
@@ -98,26 +100,13 @@ export const LightPanel = (props: {
   const reading = seen?.reading ?? null;
   const places = reading?.places ?? [];
   const chosen = new Set(places.flatMap((p, i) => (left.has(p) ? [] : [i])));
-  const toPiece = turnBackFor(form.alongOnTable);
   const mark = (): void => {
-    const grade = places.length === 0 ? 2 : 1;
-    props.onLog([
-      { kind: 'test', test: 'light', grade },
-      ...places
-        .filter(p => !left.has(p))
-        .map(({ at }): Act => {
-          const own = toPiece(at);
-          const known = { x: Math.round(own.x), y: Math.round(own.y) };
-          return { kind: 'fault', fault: 'thin', at: reading?.isTurnUnknown ? null : known };
-        }),
-    ]);
+    if (!reading) return;
+    const kept = places.filter(p => !left.has(p));
+    props.onLog(litActs(reading, kept, turnBackFor(form.alongOnTable)));
   };
-  const words =
-    places.length === 0
-      ? 'Save: even'
-      : chosen.size === 0
-        ? 'Save: pale spots'
-        : `Mark ${chosen.size} to mend`;
+  const grade = FELT_TEST_WORDS.light.grades[lightGrade({ places })] ?? '';
+  const words = chosen.size === 0 ? `Save: ${grade}` : `Mark ${chosen.size} to mend`;
   return (
     <PanelFrame
       title="Hold it before a window or a lamp, with light all round it, and take a picture."

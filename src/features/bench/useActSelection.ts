@@ -47,16 +47,12 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
   const isHeld = standing.isComputing && Object.keys(chosen).length === 0;
   const choose = (more: ActOverride): void =>
     setChoice(was => chosenWith(isSpent(was, logged) ? NOTHING : was, more, as));
-  const log = (what: Act): void => {
-    spentAt.set(choice, logged);
-    setPanel(null);
-    void bench.log(what);
-  };
   const logAll = (all: readonly Act[]): void => {
     spentAt.set(choice, logged);
     setPanel(null);
     for (const what of all) void bench.log(what);
   };
+  const log = (what: Act): void => logAll([what]);
   const lookUp = (fault: string | null): void => {
     setSeen(fault);
     setPanel('wrong');
