@@ -4,6 +4,10 @@ import type { Judge } from '../src/core/acts/vocabulary';
 import { coverageOf } from '../src/core/felting/testing/coverage';
 import { endsOf, FELTERS } from '../src/core/felting/testing/felters';
 import { lightFigures } from '../src/core/light/testing/scenes';
+import { MOTION_PLACES } from '../src/core/motion/motion';
+import { falseCounts, motionFigures } from '../src/core/motion/testing/motions';
+import { photoFigures, type SceneClass, tryPhoto } from '../src/core/photo/testing/photos';
+import { WRONGS, wrongFigures } from '../src/core/photo/testing/wrongPictures';
 import { rehearsalsOf } from '../src/core/rehearsal/testing/rehearsals';
 import { ODD_WORLDS } from '../src/core/felting/simulatedPiece';
 
@@ -54,3 +58,58 @@ console.log(`\nheld to the light, ${lit.scenes} made-up pictures, ${lit.read} re
 console.log(`thin places found${percent(lit.found / lit.asked).padStart(33)}   85 % at least`);
 console.log(`told as under half, and so${percent(lit.trulyHalf / lit.half).padStart(24)}   85 % at least`);
 console.log(`on ten even pieces${((10 * lit.onEven) / lit.even).toFixed(1).padStart(30)}     1 at the most`);
+
+// Pieces measured by a picture, on made-up pictures of seeds of their own; beside each figure what is asked for of the good ones.
+const photosOf = (kind: SceneClass, count: number) =>
+  photoFigures(Array.from({ length: count }, (_, i) => tryPhoto(kind, 6001 + i, 1050)));
+const column = (text: string): string => text.padStart(9);
+console.log(`\nmeasured by a picture${['good', 'hard', 'bad'].map(column).join('').padStart(30)}`);
+const photos = [
+  photosOf('good', Math.ceil(0.3 * pieces)),
+  photosOf('hard', Math.ceil(0.1 * pieces)),
+  photosOf('bad', Math.ceil(0.1 * pieces)),
+];
+const rowOf = (name: string, of: (f: (typeof photos)[number]) => string, asked: string): void =>
+  console.log(`${name.padEnd(24)}${photos.map(f => column(of(f))).join('')}   ${asked}`);
+rowOf('pictures', f => String(f.scenes), '');
+rowOf('measured', f => percent(f.measured / f.scenes), '88 % at least');
+rowOf('lines', f => String(f.lines), '');
+rowOf('off, the middle one', f => percent(f.median), '0.6 % at the most');
+rowOf('off, 95 of 100', f => percent(f.p95), '2.2 % at the most');
+rowOf('within what it says', f => percent(f.covered), '92 to 99 %');
+rowOf('over 2 %, said less', f => percent(f.proud / f.lines), '2 % at the most');
+
+// What is wrong with a picture is to be named, and nothing measured wrongly.
+const everyWrong = Math.ceil(0.026 * pieces);
+console.log(
+  `\none thing wrong, ${WRONGS.length * everyWrong} made-up pictures${['named', 'else', 'right', 'wrong'].map(column).join('')}`,
+);
+for (const wrong of WRONGS) {
+  const f = wrongFigures(wrong, { seed: 70_001, scenes: everyWrong, longPx: 1050 });
+  const said = [...f.said].map(([code, times]) => `${code} ${times}`).join(', ');
+  console.log(
+    `${f.name.padEnd(42)}${[f.named, f.otherwise, f.right, f.wrong].map(n => column(String(n))).join('')}   ${said}`,
+  );
+}
+console.log('asked: named or right, none wrong');
+
+// Rolls counted by motion, on made-up signals of seeds of their own; beside each figure what is asked for.
+console.log(
+  `\ncounted by motion${['within', 'exact', 'sure', 'but wrong', 'first, s', 'stop, s', 'walking', 'opening', 'set down'].map(t => t.padStart(10)).join('')}`,
+);
+for (const place of MOTION_PLACES) {
+  const f = motionFigures(place, { seed: 300_001, sets: Math.ceil(0.6 * pieces) });
+  const wrong = [
+    percent(f.within / f.sets),
+    percent(f.exact / f.sets),
+    percent(f.sure / f.sets),
+    percent(f.sureWrong / Math.max(1, f.sure)),
+    f.first90S.toFixed(1),
+    f.stop90S.toFixed(1),
+    ...(['walk', 'open', 'setDown'] as const).map(doing => falseCounts(place, doing, 400_001).toFixed(2)),
+  ];
+  console.log(`${place.padEnd(17)}${wrong.map(t => t.padStart(10)).join('')}`);
+}
+console.log(
+  'asked: within 92 % (bundle 95 %), wrong though sure 5 %, first 5 s, stop 4.5 s, a minute walking 1.5 on the wrist, 0.3 elsewhere, set down 0',
+);

@@ -38,7 +38,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   },
   workers: {
     below: ['core', 'records', 'words', 'drawing', 'files', 'store'],
-    packages: ['@expo-google-fonts/atkinson-hyperlegible-next', 'jsqr', 'workbox-precaching'],
+    packages: ['@expo-google-fonts/atkinson-hyperlegible-next', 'exifr', 'jsqr', 'workbox-precaching', 'zod'],
     why: 'Workers know no interface.',
   },
   ui: {
@@ -92,6 +92,8 @@ export const CORE_ORDER = [
   'evenness',
   'picture',
   'light',
+  'photo',
+  'motion',
   'colour',
   'wool',
   'plan',

@@ -61,6 +61,17 @@ export const ISSUE_CODES = [
   'LIGHT_DARK',
   'LIGHT_CLEAR',
   'LIGHT_OTHER_PIECE',
+  'PHOTO_NO_REFERENCE',
+  'PHOTO_FAR',
+  'PHOTO_BLURRED',
+  'PHOTO_SLANTED',
+  'PHOTO_NO_PIECE',
+  'PHOTO_CUT',
+  'PHOTO_ON_PIECE',
+  'PHOTO_UNCLEAR',
+  'PHOTO_OTHER_SIZE',
+  'PHOTO_AMBIGUOUS',
+  'PHOTO_UNSURE',
 ] as const;
 
 export type IssueCode = (typeof ISSUE_CODES)[number];

@@ -26,6 +26,11 @@ import type { PreparedPictures } from './preparePicture';
 import type { Template } from '../drawing/template';
 import type { LayoutAsk } from '../core/evenness/simulateLayout';
 import type { LightReading } from '../core/light/lightCheck';
+import type { MotionSample } from '../core/motion/motion';
+import type { MotionScene } from '../core/motion/motionScene';
+import type { PhotoAsked, PhotoReading } from '../core/photo/photoAsked';
+import type { TraceAsked, TracedOutline } from '../core/photo/tracePhoto';
+import type { PhotoScene } from '../core/photo/sceneTable';
 import type { OpenAsk, OpenOutcome, SaveAsk, Saved, TurnedBack } from './wholeWork';
 
 /** Work that is done off the main thread. Both sides read it. */
@@ -60,6 +65,22 @@ export interface Jobs {
     readonly request: { readonly outline: readonly Polygon[]; readonly seed: number };
     readonly answer: ArrayBuffer;
   };
+  /** How long a piece is now, from a picture as the camera wrote it, with something of a known size beside it. */
+  readonly measurePhoto: {
+    readonly request: { readonly bytes: Uint8Array<ArrayBuffer>; readonly asked: PhotoAsked };
+    readonly answer: Result<PhotoReading>;
+  };
+  /** Before the first picture comes: fetches what measures it, and runs it once on a small made-up one, for the first run takes twice as long. */
+  readonly readyPhoto: { readonly request: null; readonly answer: null };
+  /** An outline traced from a picture as the camera wrote it. */
+  readonly tracePhoto: {
+    readonly request: { readonly bytes: Uint8Array<ArrayBuffer>; readonly asked: TraceAsked };
+    readonly answer: Result<TracedOutline>;
+  };
+  /** A picture of a made-up piece on a table, as a camera would write it: PNG. */
+  readonly madeUpPhoto: { readonly request: PhotoScene; readonly answer: ArrayBuffer };
+  /** How a phone is moved by somebody made up who rolls. */
+  readonly madeUpMotion: { readonly request: MotionScene; readonly answer: readonly MotionSample[] };
   readonly forecastPiece: {
     readonly request: { readonly record: FeltingRecord; readonly goal: FeltingGoal };
     readonly answer: PieceForecast;
@@ -167,6 +188,11 @@ export const SILENT_MS: Readonly<Record<JobName, number>> = {
   evenness: 120_000,
   lightCheck: 60_000,
   madeUpLight: 60_000,
+  measurePhoto: 60_000,
+  readyPhoto: 60_000,
+  tracePhoto: 60_000,
+  madeUpPhoto: 60_000,
+  madeUpMotion: 30_000,
   forecastPiece: 20_000,
   learn: 60_000,
   listPdf: 30_000,

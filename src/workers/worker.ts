@@ -1,3 +1,4 @@
+import type { Pixels } from '../core/picture/pixels';
 import fontUrl from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf?url';
 import { forecastPiece } from '../core/felting/forecastPiece';
 import { saidBy } from '../core/felting/pooledPrior';
@@ -57,6 +58,21 @@ const inDatabase = async <T>(name: string, work: (store: Store) => Promise<T>): 
   }
 };
 
+/** Reads a picture as it is, with what its file says of the lens; a tenth of the work is getting at its pixels. */
+const fromPhoto = async <T>(
+  bytes: Uint8Array<ArrayBuffer>,
+  progress: (done: number, of: number) => void,
+  read: (pixels: Pixels, lens: { readonly focal35?: number }, told: (share: number) => void) => Result<T>,
+): Promise<Result<T>> => {
+  const { pixelsOf, focalOf, READ_PX } = await import('./pixelsOf');
+  progress(0, 10);
+  const [pixels, focal35] = await Promise.all([pixelsOf(bytes, READ_PX.measure), focalOf(bytes)]);
+  progress(1, 10);
+  return pixels.ok
+    ? read(pixels.value, focal35 === null ? {} : { focal35 }, share => progress(1 + 9 * share, 10))
+    : pixels;
+};
+
 /** What is done for each job. Only what the bench asks for is here from the start; all else is fetched when it is wanted. */
 const WORK: JobRunner = {
   svgOutlines: async ({ bytes }) => {
@@ -78,12 +94,12 @@ const WORK: JobRunner = {
     return { answer: simulateLayout(request, done => progress(done, request.runs)) };
   },
   lightCheck: async ({ bytes, outline }, progress) => {
-    const [{ pixelsOf }, { lightCheck }] = await Promise.all([
+    const [{ pixelsOf, READ_PX }, { lightCheck }] = await Promise.all([
       import('./pixelsOf'),
       import('../core/light/lightCheck'),
     ]);
     progress(0, 2);
-    const pixels = await pixelsOf(bytes);
+    const pixels = await pixelsOf(bytes, READ_PX.look);
     progress(1, 2);
     return { answer: pixels.ok ? lightCheck(pixels.value, outline) : pixels };
   },
@@ -94,6 +110,41 @@ const WORK: JobRunner = {
     ]);
     const places = somePlaces(outline[0] ?? [], seed);
     return handedOver(await pngOf(lightPicture({ outline, places, seed })));
+  },
+  measurePhoto: async ({ bytes, asked }, progress) => {
+    const { measurePhoto } = await import('../core/photo/measurePhoto');
+    return {
+      answer: await fromPhoto(bytes, progress, (pixels, lens, told) =>
+        measurePhoto(pixels, { ...asked, ...lens }, told),
+      ),
+    };
+  },
+  readyPhoto: async () => {
+    const [{ measurePhoto }, { photoOf }, { PRACTICE }] = await Promise.all([
+      import('../core/photo/measurePhoto'),
+      import('../core/photo/scene'),
+      import('../core/photo/practice'),
+      import('./pixelsOf'),
+      import('exifr'),
+    ]);
+    measurePhoto(photoOf({ ...PRACTICE.scene, longPx: 480 }).pixels, PRACTICE.asked);
+    return { answer: null };
+  },
+  tracePhoto: async ({ bytes, asked }, progress) => {
+    const { tracePhoto } = await import('../core/photo/tracePhoto');
+    return {
+      answer: await fromPhoto(bytes, progress, (pixels, lens, told) =>
+        tracePhoto(pixels, { ...asked, ...lens }, told),
+      ),
+    };
+  },
+  madeUpPhoto: async scene => {
+    const [{ pngOf }, { photoOf }] = await Promise.all([import('./pixelsOf'), import('../core/photo/scene')]);
+    return handedOver(await pngOf(photoOf(scene).pixels));
+  },
+  madeUpMotion: async scene => {
+    const { motionOf } = await import('../core/motion/motionScene');
+    return { answer: motionOf(scene).samples };
   },
   listPdf: async ({ title, sections }) => {
     const { listPdf } = await import('../files/listPdf');

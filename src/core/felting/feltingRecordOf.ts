@@ -57,6 +57,10 @@ const seenEachWay = (
   }));
 };
 
+/** Deviation of a reading that says within how much it is, of the logarithm: half of that, as a share. */
+const ownSd = (mm: number | null, within: number | undefined): number | null =>
+  mm === null || within === undefined || mm <= 0 ? null : within / 2 / mm;
+
 /** What was done to one piece, in order, as the model reads it; of many alike, to one of them. Linear in the entries. */
 export const feltingRecordOfOne = (
   entries: readonly LogEntry[],
@@ -85,7 +89,9 @@ export const feltingRecordOfOne = (
       return share >= BELIEVABLE.least && share <= BELIEVABLE.most ? Math.log(share) : null;
     });
     if (read.every(r => r === null)) continue;
-    intervals.push({ work: since, read });
+    const { within } = act;
+    const own = within && gauges.map(({ id }) => ownSd(act.readings[id] ?? null, within[id]));
+    intervals.push({ work: since, read, ...(own ? { own } : {}) });
     since = NO_WORK;
   }
   return {

@@ -187,6 +187,26 @@ describe('the way ahead', () => {
     }
   });
 
+  it('a length from a picture counts by how sure it is: a vague one says less than a tape, a sharp one as much', () => {
+    const lengths = { A: 500, B: 400 };
+    const spreadOf = (within?: Record<string, number>): number => {
+      const said = forecastPiece(
+        record(roll(0, 150), roll(90, 150), {
+          kind: 'measure',
+          readings: lengths,
+          ...(within ? { within } : {}),
+        }),
+        ASKED,
+      );
+      return said.now[0]?.sd ?? Number.NaN;
+    };
+    const tape = spreadOf();
+    expect(spreadOf({ A: 0.5, B: 0.4 }) / tape).toBeCloseTo(1, 1);
+    expect(spreadOf({ A: 45, B: 36 })).toBeGreaterThan(1.3 * tape);
+    const { intervals } = record(roll(0, 10), { kind: 'measure', readings: lengths, within: { A: 10 } });
+    expect(intervals[0]?.own).toEqual([0.01, null]);
+  });
+
   it('a solid has one way only', () => {
     const ball = { gauges: [gaugeOf('A', 60, 42)], isSolid: true, isFuzzy: false };
     const said = forecastPiece(

@@ -6,6 +6,7 @@ import { blunderChance, type FeltingRecord, logLikelihood } from './likelihood';
 import { CASES } from './testing/cases';
 import { coverageOf } from './testing/coverage';
 import { ODD_WORLDS } from './simulatedPiece';
+import { quickest } from '../numeric/testing/quickest';
 
 describe('what the log says of a piece', () => {
   // Tolerances of docs/model-notes.md: means 0.10 deviations, ends of the 80 % range 0.20, of the 95 % range 0.40.
@@ -114,18 +115,10 @@ describe('what the log says of a piece', () => {
       belief: GENERAL_PRIOR,
       startSd: 0,
     });
-    const time = (n: number): number => {
-      const record = log(n);
-      return Math.min(
-        ...[1, 2, 3].map(() => {
-          const start = performance.now();
-          infer(record);
-          return performance.now() - start;
-        }),
-      );
-    };
-    const [few, many] = [time(40), time(320)];
-    expect(many / few).toBeLessThan(8 * 1.3);
+    const [short, long] = [log(40), log(320)];
+    const [few, many] = [quickest(() => infer(short)), quickest(() => infer(long))];
+    // By the square it would be 64 times as long.
+    expect(many / few).toBeLessThan(8 * 2);
   });
 });
 

@@ -34,6 +34,8 @@ export interface FeltingRecord {
      * where it was measured.
      */
     readonly within?: LogRange & { readonly of?: readonly number[] };
+    /** Of readings that say how far they may be off, as from a picture: their deviation beside that of a tape, of the logarithm. */
+    readonly own?: ReadonlyArray<number | null>;
   }>;
   /** Work since the last measuring. */
   readonly since: FeltingWork;
@@ -158,7 +160,11 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   const dimensions = guessing + guesses.filter(sd => sd > 0).length;
   const works = intervals.map(i => i.work);
   const read = intervals.flatMap((interval, k) =>
-    interval.read.flatMap((value, gauge) => (value === null ? [] : [{ interval: k, gauge, value }])),
+    interval.read.flatMap((value, gauge) =>
+      value === null
+        ? []
+        : [{ interval: k, gauge, value, sd: Math.hypot(readingSd, interval.own?.[gauge] ?? 0) }],
+    ),
   );
   const ranges = intervals.flatMap(({ within }, k) => (within ? [{ interval: k, ...within }] : []));
   const allLines = gaugesDeg.map((_, g) => g);
@@ -168,6 +174,7 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   const readings = read.length;
   // Laid out flat: one answer walks through them some thousand times.
   const values = Float64Array.from(read, r => r.value);
+  const sds = Float64Array.from(read, r => r.sd);
   const gaugeAt = Uint8Array.from(read, r => r.gauge);
   const readTo = Int32Array.from(works, (_, k) => read.filter(r => r.interval <= k).length);
   const vigourAt = Int32Array.from(vigours.of);
@@ -237,7 +244,7 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
       for (; i < end; i += 1) {
         const g = gaugeAt[i] ?? 0;
         const start = starts === 0 ? 0 : startSd * (x[starting + g] ?? 0);
-        off[i] = ((values[i] ?? 0) - start - (wayLengths[wayOf[g] ?? 0] ?? 0)) / readingSd;
+        off[i] = ((values[i] ?? 0) - start - (wayLengths[wayOf[g] ?? 0] ?? 0)) / (sds[i] ?? readingSd);
       }
       for (; r < rangeEnd; r += 1) rangeLengths[r] = meanLength(ranges[r]?.of ?? allLines);
     }

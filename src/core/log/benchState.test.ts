@@ -6,6 +6,7 @@ import type { LogEntry } from './entry';
 import { logOf, roll, undo } from './testing/logs';
 import { rollIntensity } from '../acts/rollIntensity';
 import { nextRedo, nextUndo, entriesInForce } from './entriesInForce';
+import { quickest } from '../numeric/testing/quickest';
 
 describe('undo as an entry', () => {
   it('takes the last standing entry back, again and again', () => {
@@ -126,8 +127,7 @@ describe('what the log adds up to', () => {
 
   it('2 000 entries fold in a moment', () => {
     const long = logOf(...Array.from({ length: 2000 }, (_, i) => roll(i % 2 === 0 ? 0 : 90, 10)));
-    const before = performance.now();
     expect(benchState(long).rolls).toBe(20_000);
-    expect(performance.now() - before).toBeLessThan(250);
+    expect(quickest(() => benchState(long))).toBeLessThan(250);
   });
 });

@@ -17,6 +17,16 @@ export interface LaidOn {
   readonly isMirrored: boolean;
   /** True where it looks about alike from its back: then nobody can tell which side is seen. */
   readonly isSideUnknown: boolean;
+  /** How it is turned. */
+  readonly turned: Turned;
+  /** Other turns that fit about as well, each well apart from the others, the best of each first. */
+  readonly alike: readonly Turned[];
+}
+
+/** A turn, and whether it is seen from its back. */
+export interface Turned {
+  readonly deg: number;
+  readonly isMirrored: boolean;
 }
 
 /** The outline is compared on a grid of about so many cells along its long side. */
@@ -49,10 +59,6 @@ const momentsOf = (
   return { area: n, at: { x: x / n, y: y / n } };
 };
 
-interface Turned {
-  readonly deg: number;
-  readonly isMirrored: boolean;
-}
 interface Tried {
   readonly turned: Turned;
   readonly overlap: number;
@@ -65,14 +71,31 @@ const factorsOf = ({ deg, isMirrored }: Turned) => {
 const byOverlap = (a: Tried, b: Tried): number => b.overlap - a.overlap;
 const apart = (a: number, b: number): number => Math.abs(((a - b + 540) % 360) - 180);
 
+/** Turns that are none of those before them. */
+const wellApart = (best: Turned, alike: readonly Turned[]): readonly Turned[] => {
+  const kept: Turned[] = [];
+  for (const t of alike)
+    if (![best, ...kept].some(k => k.isMirrored === t.isMirrored && apart(k.deg, t.deg) < APART_DEG))
+      kept.push(t);
+  return kept;
+};
+
+/** Every so manieth row and column is looked at where a turn is tried roughly; it is tried in full where it is not this much worse then. */
+const ROUGHLY = { every: 2, worse: 0.06 } as const;
+
 /** The turn that fits best, and all that fit about as well: its front before its back and a small turn before a large one, where they do. */
 const bestTurn = (
-  tryIt: (turned: Turned) => Tried,
+  tryIt: (turned: Turned, every?: number) => Tried,
 ): { readonly best: Tried; readonly alike: readonly Turned[] } => {
-  const tried = [false, true]
-    .flatMap(isMirrored =>
-      Array.from({ length: 360 / COARSE_DEG }, (_, i) => tryIt({ deg: i * COARSE_DEG, isMirrored })),
-    )
+  const roughly = [false, true].flatMap(isMirrored =>
+    Array.from({ length: 360 / COARSE_DEG }, (_, i) =>
+      tryIt({ deg: i * COARSE_DEG, isMirrored }, ROUGHLY.every),
+    ),
+  );
+  const least = Math.max(...roughly.map(t => t.overlap)) - ROUGHLY.worse;
+  const tried = roughly
+    .filter(t => t.overlap >= least)
+    .map(t => tryIt(t.turned))
     .toSorted(byOverlap);
   const most = tried[0]?.overlap ?? 0;
   const alike = tried.filter(t => t.overlap > most - ALIKE);
@@ -92,13 +115,18 @@ const bestTurn = (
 
 /**
  * Lays an outline onto a blob of a picture: size by area, place by the middle, and every turn tried, of its front and its back. One scale for both
- * ways. Null where either is empty.
+ * ways. Null where either is empty, or of no size that the picture can have it.
  * @param outline mm; its even-odd rings  @param blob as `largestBlob` gives it
  */
 export const layOutlineOn = (
   outline: readonly Polygon[],
   blob: Blob,
-  picture: { readonly width: number; readonly height: number },
+  picture: {
+    readonly width: number;
+    readonly height: number;
+    /** The least and the most that a pixel can be; any when left out. */
+    readonly mmPerPx?: readonly [number, number];
+  },
 ): LaidOn | null => {
   const box = boundsOf(outline.flat());
   const cellMm = Math.max(box.maxX - box.minX, box.maxY - box.minY) / GRID;
@@ -119,18 +147,21 @@ export const layOutlineOn = (
   if (own.area === 0) return null;
   const seen = momentsOf(blob.mask, picture.width, (x, y) => ({ x, y }));
   const mmPerPx = Math.sqrt((own.area * cellMm * cellMm) / seen.area);
+  const [least, most] = picture.mmPerPx ?? [0, Number.POSITIVE_INFINITY];
+  if (mmPerPx < least || mmPerPx > most) return null;
   const [columns, rows] = [grid.columns, grid.rows];
-  const overlapOf = (turned: Turned): number => {
+  const overlapOf = (turned: Turned, every: number): number => {
     const { cos, sin, side } = factorsOf(turned);
-    let [both, either] = [0, 0];
-    for (let r = 0; r < rows; r += 1) {
+    let both = 0;
+    let either = 0;
+    for (let r = 0; r < rows; r += every) {
       const y = (grid.top + (r + 0.5) * cellMm - own.at.y) / mmPerPx;
-      for (let c = 0; c < columns; c += 1) {
+      const left = seen.at.x - sin * y;
+      const top = seen.at.y + cos * y;
+      for (let c = 0; c < columns; c += every) {
         const x = (side * (grid.left + (c + 0.5) * cellMm - own.at.x)) / mmPerPx;
-        const [px, py] = [
-          Math.floor(seen.at.x + cos * x - sin * y),
-          Math.floor(seen.at.y + sin * x + cos * y),
-        ];
+        const px = Math.floor(left + cos * x);
+        const py = Math.floor(top + sin * x);
         const isIn = px >= 0 && py >= 0 && px < picture.width && py < picture.height;
         const there = isIn ? (blob.mask[py * picture.width + px] ?? 0) : 0;
         const here = inside[r * columns + c] ?? 0;
@@ -140,7 +171,7 @@ export const layOutlineOn = (
     }
     return both / either;
   };
-  const tryIt = (turned: Turned): Tried => ({ turned, overlap: overlapOf(turned) });
+  const tryIt = (turned: Turned, every = 1): Tried => ({ turned, overlap: overlapOf(turned, every) });
   const { best, alike } = bestTurn(tryIt);
   const { cos, sin, side } = factorsOf(best.turned);
   return {
@@ -151,6 +182,8 @@ export const layOutlineOn = (
       t => t.isMirrored === best.turned.isMirrored && apart(t.deg, best.turned.deg) >= APART_DEG,
     ),
     isSideUnknown: alike.some(t => t.isMirrored !== best.turned.isMirrored),
+    turned: best.turned,
+    alike: wellApart(best.turned, alike),
     toPicture: mm => {
       const [x, y] = [(side * (mm.x - own.at.x)) / mmPerPx, (mm.y - own.at.y) / mmPerPx];
       return { x: seen.at.x + cos * x - sin * y, y: seen.at.y + sin * x + cos * y };

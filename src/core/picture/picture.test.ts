@@ -120,5 +120,12 @@ describe('an outline laid onto a picture', () => {
     const other = layOutlineOn([box(200, 60)], maskOf(ellipse(180, 180)), picture);
     expect(other?.overlap).toBeLessThan(0.7);
     expect(layOutlineOn([], maskOf(box(9, 9)), picture)).toBeNull();
+    // A pixel that would have to be larger than it can be.
+    const plain = layOutlineOn([box(200, 60)], maskOf(box(200, 60)), picture)?.mmPerPx ?? 0;
+    const limited = (least: number, most: number) =>
+      layOutlineOn([box(200, 60)], maskOf(box(200, 60)), { ...picture, mmPerPx: [least, most] });
+    expect(limited(0.9 * plain, 1.1 * plain)?.mmPerPx).toBe(plain);
+    expect(limited(0.5 * plain, 0.9 * plain)).toBeNull();
+    expect(limited(1.1 * plain, 2 * plain)).toBeNull();
   });
 });
