@@ -227,12 +227,21 @@ describe('files of earlier builds', () => {
     ]);
   });
 
+  it('build-6, in which a line was measured by a picture, says within how much it is', () => {
+    const text = readFileSync(new URL('../../fixtures/build-6/workshop.json', import.meta.url), 'utf8');
+    const acts = readBack(bytesOf(text)).snapshot.entries.map(e => e.act);
+    const measured = acts.flatMap(act => (act.kind === 'measure' && act.within ? [act] : []));
+    expect(measured).toHaveLength(1);
+    expect(Object.values(measured[0]?.within ?? {})).toEqual([3.4, 3.4]);
+  });
+
   it.each([
     ['build-1', 13],
     ['build-2', 23],
     ['build-3', 29],
     ['build-4', 47],
     ['build-5', 48],
+    ['build-6', 48],
   ])('%s reads as it was: all %i records, every entry, and every plan as it stood', (build, count) => {
     const text = readFileSync(new URL(`../../fixtures/${build}/workshop.json`, import.meta.url), 'utf8');
     const raw = z

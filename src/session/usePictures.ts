@@ -31,14 +31,14 @@ interface KeptPicture {
 
 /** Makes pictures ready in a worker and keeps them by their bytes; says how far it is, and can be stopped. */
 export const usePrepared = (): {
-  readonly prepare: (file: File, then: (picture: KeptPicture) => void) => void;
+  readonly prepare: (file: Blob, then: (picture: KeptPicture) => void) => void;
   readonly progress: PictureProgress | null;
 } => {
   const { store, workers } = useWorkshop();
   const { tell, failed } = useNotify();
   const [progress, setProgress] = useState<PictureProgress | null>(null);
   const work = useCallback(
-    async (file: File): Promise<KeptPicture | null> => {
+    async (file: Blob): Promise<KeptPicture | null> => {
       const refused = (why: Issue | undefined): null => {
         if (why && why.code !== 'CANCELLED') tell(issueNotice(why));
         return null;
@@ -59,7 +59,7 @@ export const usePrepared = (): {
     [store, workers, tell],
   );
   const prepare = useCallback(
-    (file: File, then: (picture: KeptPicture) => void): void => {
+    (file: Blob, then: (picture: KeptPicture) => void): void => {
       work(file)
         .then(picture => picture && then(picture))
         .catch(failed)
@@ -73,17 +73,23 @@ export const usePrepared = (): {
 /** Takes pictures into the log of a piece. */
 export const usePictures = (
   pieceId: string,
-): { readonly take: (file: File) => void; readonly progress: PictureProgress | null } => {
+): {
+  readonly take: (file: Blob, onKept?: () => void) => void;
+  readonly progress: PictureProgress | null;
+} => {
   const { outbox, chance, nowIso } = useWorkshop();
   const { tell } = useNotify();
   const { prepare, progress } = usePrepared();
   const take = useCallback(
-    (file: File): void => {
+    (file: Blob, onKept?: () => void): void => {
       const at = nowIso();
       prepare(file, picture => {
         void outbox
           .send({ id: chance.newId(), pieceId, at, act: { kind: 'picture', ...picture } })
-          .then(refused => tell(refused ? issueNotice(refused) : { text: 'The picture is in the diary.' }));
+          .then(refused => {
+            tell(refused ? issueNotice(refused) : { text: 'The picture is in the diary.' });
+            if (!refused) onKept?.();
+          });
       });
     },
     [outbox, chance, nowIso, pieceId, prepare, tell],

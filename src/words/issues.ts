@@ -1,13 +1,8 @@
 import { DENSEST_FELT, WOOL_FIBRE_DENSITY } from '../core/chain/firmnessScale';
 import type { Issue, IssueCode } from '../core/issues';
+import type { IssueWords } from './issueWords';
 import { LINK_NAMES } from './links';
-
-/** What is said of an issue: what happened, why, and what to do. */
-export interface IssueWords {
-  readonly message: string;
-  readonly cause: string;
-  readonly remedy: string;
-}
+import { PICTURE_ISSUES } from './pictureIssues';
 
 /** Every issue in words. `docs/issues.md` holds the same table; a test compares the two both ways. */
 export const ISSUES: Readonly<Record<IssueCode, IssueWords>> = {
@@ -282,43 +277,7 @@ export const ISSUES: Readonly<Record<IssueCode, IssueWords>> = {
     cause: 'The disk is full, or private browsing does not allow storage.',
     remedy: 'Save the workshop to a file before you close this tab.',
   },
-  LIGHT_NO_BACKDROP: {
-    message: 'No even light is seen behind the piece.',
-    cause:
-      'The picture was not taken against a window, a lamp or a bright sheet, or something else is in it.',
-    remedy:
-      'Hang or hold it before a window or a white sheet that is lit from behind, with nothing but that light round it, and take it again.',
-  },
-  LIGHT_BLEACHED: {
-    message: 'The light behind it is bleached out.',
-    cause: 'The camera let in so much light that the brightest parts are all one white.',
-    remedy: 'Tap on the light before you take the picture, or use a weaker lamp.',
-  },
-  LIGHT_NO_PIECE: {
-    message: 'No piece is seen against the light.',
-    cause: 'It is too small in the picture, or as bright as what is behind it.',
-    remedy: 'Go nearer, so that it fills more than half of the picture.',
-  },
-  LIGHT_CUT: {
-    message: 'The piece runs out of the picture.',
-    cause: 'Some of its edge is not in it.',
-    remedy: 'Go further back, so that light is seen all round it.',
-  },
-  LIGHT_DARK: {
-    message: 'Too little light comes through to tell.',
-    cause: 'The piece is too thick or too dark, or the light behind it too weak.',
-    remedy: 'Use a brighter light, or feel for thin places with your fingers.',
-  },
-  LIGHT_CLEAR: {
-    message: 'Nearly all of the light comes through.',
-    cause: 'The wool is laid very thinly, or the light is too strong for it.',
-    remedy: 'Use a weaker light, and look again when more is laid.',
-  },
-  LIGHT_OTHER_PIECE: {
-    message: 'What is seen has not the outline of this piece.',
-    cause: 'Another piece is in the picture, it is folded, seen from the side, or something lies beside it.',
-    remedy: 'Spread it flat, hold the camera square to it, with nothing else before the light.',
-  },
+  ...PICTURE_ISSUES,
 };
 
 const CHAIN_PATH = /^plan\.chain\.(\w+)$/;
@@ -338,3 +297,7 @@ export const issueText = (it: Issue): string =>
   ]
     .filter(Boolean)
     .join(' ');
+
+/** An issue whole: what happened, why, and what to do. */
+export const issueWhole = (it: Issue): string =>
+  `${issueText(it)} ${ISSUES[it.code].cause} ${ISSUES[it.code].remedy}`;

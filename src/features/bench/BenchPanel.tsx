@@ -18,6 +18,7 @@ import { countedNoun, isTimed } from './pacing';
 import { AddWool } from './AddWool';
 import { NotePanel } from './NotePanel';
 import { PanelFrame } from './PanelFrame';
+import { PhotoPanel } from './PhotoPanel';
 import { PinchPanel } from './PinchPanel';
 import { RecipePanel } from './RecipePanel';
 import { TestsPanel } from './TestsPanel';
@@ -64,6 +65,21 @@ export const BenchPanel = (props: {
           units={units}
           logged={context.entries.length}
           onDone={readings => acting.log({ kind: 'measure', readings })}
+          onPicture={() => acting.setPanel('photo')}
+          onCancel={close}
+        />
+      );
+    case 'photo':
+      return (
+        <PhotoPanel
+          form={plan.form}
+          pieceId={context.piece.id}
+          gauges={standing.forecast.gaugeProgress.map(g => g.gauge)}
+          wallMm={plan.values.thickness ?? null}
+          now={nowShare(standing.forecast)}
+          pieces={standing.many ? 1 : context.piece.plan.pieces}
+          units={units}
+          onLog={acting.log}
           onCancel={close}
         />
       );
@@ -96,7 +112,15 @@ export const BenchPanel = (props: {
         />
       );
     case 'light':
-      return <LightPanel form={plan.form} units={units} onLog={acting.logAll} onCancel={close} />;
+      return (
+        <LightPanel
+          form={plan.form}
+          pieceId={context.piece.id}
+          units={units}
+          onLog={acting.logAll}
+          onCancel={close}
+        />
+      );
     case 'wrong':
       return (
         <WrongPanel

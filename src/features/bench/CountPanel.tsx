@@ -15,6 +15,7 @@ import { type Act, controlOf } from '../../core/acts/act';
 import type { UsualWork } from '../../core/acts/actSpec';
 import { Clock, Pacer } from './Pacer';
 import { countedNoun, countOf, isTimed, withCount } from './pacing';
+import { MotionCounter } from './MotionCounter';
 import { PanelFrame } from './PanelFrame';
 
 /** What a lost count may have been, and how long it may have been. */
@@ -130,7 +131,7 @@ const ByFeel = ({ act, usual, onLog }: CountProps) => {
 };
 
 /** Rolls and rubs otherwise than by whole sets: by the pacer, by minutes, or by a guess. */
-const Beats = (props: CountProps & { readonly onStart: () => void }) => {
+const Beats = (props: CountProps & { readonly onStart: () => void; readonly onMotion: () => void }) => {
   const { act, settings, onSettings } = props;
   const [taps, setTaps] = useState<readonly number[]>([]);
   const own = settings.rollsPerMinute;
@@ -160,6 +161,11 @@ const Beats = (props: CountProps & { readonly onStart: () => void }) => {
         Tap your pace
       </Button>
       <Sound {...props} />
+      {act.kind === 'roll' && (
+        <Button size="wet" onClick={props.onMotion}>
+          By the phone’s motion …
+        </Button>
+      )}
       <Guesses of={GUESSES} unit="" isWhole onGuess={log} />
       <ByFeel {...props} />
       <p className="text-[15px] text-chalk">
@@ -204,7 +210,10 @@ const Minutes = (props: CountProps & { readonly onStart: () => void }) => (
 /** Counting otherwise than as the great button has it: by the pacer, by the clock, or by a guess where the count was lost. */
 export const CountPanel = (props: CountProps) => {
   const [isRunning, setRunning] = useState(false);
-  const run = { ...props, onStart: () => setRunning(true) };
+  const [isByMotion, setByMotion] = useState(false);
+  const run = { ...props, onStart: () => setRunning(true), onMotion: () => setByMotion(true) };
+  if (isByMotion)
+    return <MotionCounter act={props.act} onLog={props.onLog} onCancel={() => setByMotion(false)} />;
   if (isTimed(props.act)) return isRunning ? <Clock {...props} /> : <Minutes {...run} />;
   return isRunning ? <Paced {...props} /> : <Beats {...run} />;
 };

@@ -5,18 +5,15 @@ import { HALF, type LightReading, type LitPlace } from '../../core/light/lightCh
 import { lightGrade, litActs } from '../../core/light/litActs';
 import { showQuantity, showShare, type UnitSystem } from '../../core/units/units';
 import { turnBackFor } from '../../drawing/orient';
-import { svgPathData } from '../../drawing/pathSink';
 import { pieceScene } from '../../drawing/scene';
 import { useLightCheck } from '../../session/useLightCheck';
-import { Button } from '../../ui/Button';
-import { FileButton } from '../../ui/FileButton';
 import { JobLine } from '../../ui/JobLine';
+import { PictureSource } from '../../ui/PictureSource';
+import { PictureWithLines } from '../../ui/PictureWithLines';
 import { FELT_TEST_WORDS } from '../../words/feltTests';
-import { ISSUES, issueText } from '../../words/issues';
+import { issueWhole } from '../../words/issues';
+import { KeepPicture } from './KeepPicture';
 import { PanelFrame } from './PanelFrame';
-
-/** Shares of the picture are drawn as thousandths. */
-const DRAWN = 1000;
 
 /** The picture with the outline laid onto it, and what is thin in it, by numbers. */
 const Lit = ({
@@ -28,26 +25,11 @@ const Lit = ({
   readonly reading: LightReading | null;
   readonly chosen: ReadonlySet<number>;
 }) => (
-  <div className="relative max-w-xl self-start">
-    <img src={url} alt="The piece against the light" className="block max-h-[26rem]" />
-    {reading && (
-      <svg
-        viewBox={`0 0 ${DRAWN} ${DRAWN}`}
-        preserveAspectRatio="none"
-        className="absolute inset-0 size-full"
-        aria-hidden="true"
-      >
-        <path
-          d={svgPathData(
-            reading.outline.map(p => ({ x: DRAWN * p.x, y: DRAWN * p.y })),
-            true,
-            1,
-          )}
-          className="line line-laid"
-          style={{ vectorEffect: 'non-scaling-stroke' }}
-        />
-      </svg>
-    )}
+  <PictureWithLines
+    url={url}
+    alt="The piece against the light"
+    lines={reading ? [{ points: reading.outline, closed: true, look: 'line-laid' }] : []}
+  >
     {reading?.places.map((p, i) => (
       <span
         key={i}
@@ -58,7 +40,7 @@ const Lit = ({
         {i + 1}
       </span>
     ))}
-  </div>
+  </PictureWithLines>
 );
 
 /** What a picture cannot know, and what this one says of itself. */
@@ -83,11 +65,12 @@ const Cannot = ({ reading }: { readonly reading: LightReading }) => (
 /** A picture against a window or a lamp shows where a piece is thin: where, how large and how thin. What is chosen is marked, to be mended and looked at again. */
 export const LightPanel = (props: {
   readonly form: FormPlan;
+  readonly pieceId: string;
   readonly units: UnitSystem;
   readonly onLog: (acts: readonly Act[]) => void;
   readonly onCancel: () => void;
 }) => {
-  const { form, units } = props;
+  const { form, pieceId, units } = props;
   const outline = useMemo(
     () =>
       pieceScene(form, { foldOverMm: 0 })
@@ -115,18 +98,15 @@ export const LightPanel = (props: {
       {...(reading && !seen?.isMadeUp ? { great: { words, run: mark } } : {})}
       onCancel={props.onCancel}
     >
-      <div className="flex flex-wrap items-center gap-3">
-        <FileButton size="wet" accept="image/*" capture onPick={look}>
-          {seen ? 'Another picture' : 'Take a picture'}
-        </FileButton>
-        <FileButton size="wet" accept="image/*" onPick={look}>
-          Open a picture
-        </FileButton>
-        <Button size="wet" look="bare" onClick={madeUp}>
-          Try it with a made-up one
-        </Button>
-      </div>
-      <p className="text-base text-chalk">The picture stays on this device, and is not kept.</p>
+      <PictureSource
+        size="wet"
+        isAnother={seen !== null}
+        onPick={file => look(file, undefined)}
+        onMadeUp={() => madeUp(undefined)}
+      />
+      <p className="text-base text-chalk">
+        The picture stays on this device, and is not kept unless you say so.
+      </p>
       {job && <JobLine words="Looking" job={job} />}
       {seen && (
         <div className="flex flex-wrap gap-4">
@@ -134,7 +114,7 @@ export const LightPanel = (props: {
           <div className="min-w-64 flex-1">
             {seen.issues.map((it, i) => (
               <p key={i} role="alert" className="text-xl">
-                {issueText(it)} {ISSUES[it.code].cause} {ISSUES[it.code].remedy}
+                {issueWhole(it)}
               </p>
             ))}
             {reading && (
@@ -166,7 +146,11 @@ export const LightPanel = (props: {
                 </li>
               ))}
             </ol>
-            {seen.isMadeUp && <p className="text-lg">A made-up picture: nothing of it is saved.</p>}
+            {seen.isMadeUp ? (
+              <p className="text-lg">A made-up picture: nothing of it is saved.</p>
+            ) : (
+              <KeepPicture pieceId={pieceId} file={seen.file} />
+            )}
             {reading && <Cannot reading={reading} />}
           </div>
         </div>

@@ -66,12 +66,14 @@ export interface MeasurePanelProps {
   /** Entries in the log. */
   readonly logged: number;
   readonly onDone: (readings: Record<string, number | null>) => void;
+  /** To a picture instead of a tape. */
+  readonly onPicture: () => void;
   readonly onCancel: () => void;
 }
 
 /** Measuring: one measuring line at a time, on big keys. What is half typed survives the tab. */
 export const MeasurePanel = (props: MeasurePanelProps) => {
-  const { pieceId, form, gaugeProgress, units, logged, onDone, onCancel } = props;
+  const { pieceId, form, gaugeProgress, units, logged, onDone, onPicture, onCancel } = props;
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
   const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', units, at: 0, logged };
   const gaugeNow = gaugeProgress[Math.min(draft.at, gaugeProgress.length - 1)];
@@ -192,6 +194,9 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
           Skip
         </Button>
       </FigureKeys>
+      <Button size="wet" onClick={onPicture}>
+        By a picture …
+      </Button>
       <GreatPlace
         great={{
           words: asked

@@ -54,7 +54,12 @@ export const NextLine = (props: {
   const { units } = context.settings;
   return (
     <>
-      <section aria-label="Next" aria-live="polite" className="min-w-0 flex-1">
+      <section
+        aria-label="Next"
+        aria-live="polite"
+        aria-busy={standing.isFetching}
+        className="min-w-0 flex-1"
+      >
         <p className="text-[15px] text-chalk">Next · {WAY_WORDS[standing.way.id].name}</p>
         <p className="bench-headline">
           {standing.isComputing ? 'Working it out …' : proposalWords(proposed, standing.wording)}

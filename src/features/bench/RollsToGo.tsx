@@ -1,23 +1,8 @@
 import { AXIS_WORDS } from '../../words/axes';
 import type { ModelAnswer } from '../../core/advice/modelAct';
 import type { RollRange } from '../../core/felting/forecastPiece';
-import { duration } from '../../core/acts/actWords';
 import { showShare } from '../../core/units/units';
-
-/** More than this is not predicted to a figure. */
-const MOST = 1000;
-const tens = (rolls: number): number => Math.round(rolls / 10) * 10;
-
-/** @example countWords({ low: 190, middle: 330, high: 600 }, 'crosswise') // 'about 330 crosswise, 190 at least' */
-const countWords = ({ low, middle }: RollRange, way: string): string => {
-  const more = middle > MOST ? `over ${MOST}` : `about ${tens(middle)}`;
-  const least = tens(low) > 0 ? `${tens(low)} at least` : 'or none';
-  return `${[more, way].filter(Boolean).join(' ')}, ${least}`;
-};
-
-/** @example minuteWords({ low: 8.4, middle: 12, high: 20 }) // 'about 12 min, 8 at least' */
-const minuteWords = ({ low, middle }: RollRange): string =>
-  `about ${duration(Math.max(1, Math.round(middle)))}, ${low < 1 ? 'or none' : `${Math.round(low)} at least`}`;
+import { minutesToGo, rollsToGo } from '../../words/workToGo';
 
 /** What a figure rests on before the piece was measured. */
 const before = ({ ownShare, pieces }: ModelAnswer['learntFrom']): string =>
@@ -61,7 +46,7 @@ export const RollsToGo = ({ model }: { readonly model: ModelAnswer }) => {
           .filter(w => w.count.middle > 0)
           .map(w => (
             <p key={w.name} className="text-xl leading-snug">
-              {isTimed ? minuteWords(w.count) : countWords(w.count, w.name)}
+              {isTimed ? minutesToGo(w.count) : rollsToGo(w.count, w.name)}
             </p>
           ))
       )}

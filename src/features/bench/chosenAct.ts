@@ -12,6 +12,7 @@ export const PANELS = {
   look: 'Open it and look',
   tests: 'Test it',
   light: 'Against the light',
+  photo: 'By a picture',
   wrong: 'Something is wrong',
   count: 'Counting',
   recipe: 'Recipe',
@@ -34,7 +35,7 @@ export const isTap = (kind: BenchKind): boolean => controlOf(kind) !== null;
 export const greatWords = (kind: BenchKind): string => (opensPanel(kind) ? PANELS[kind] : 'To the finish');
 
 /** Panels that no key goes round to: they only lead to others, or are for what is seldom. */
-const APART: ReadonlySet<string> = new Set(['more', 'many', 'light', 'note', 'wool', 'dryWeight']);
+const APART: ReadonlySet<string> = new Set(['more', 'many', 'light', 'photo', 'note', 'wool', 'dryWeight']);
 
 /** What a key goes on to, one after the other: every act of the way, and every panel but the one that only leads to others. */
 const roundOf = (acts: readonly string[]): readonly BenchKind[] => [

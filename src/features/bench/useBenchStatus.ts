@@ -44,7 +44,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     [lines, state],
   );
   const openings = useMemo(() => progressForecast(lines.openings, state).gaugeProgress, [lines, state]);
-  const { model, isPending, failure } = usePieceForecast(context, plan, {
+  const { model, isPending, isFetching, failure } = usePieceForecast(context, plan, {
     water: state.water ?? 'hot',
     way,
     lines,
@@ -92,6 +92,8 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     usual,
     acts: actsOf(way, plan.form.gauges),
     isComputing,
+    /** A later answer is on its way, and may change what is proposed. */
+    isFetching,
     faces,
     /** Sides that are rolled. */
     legs,

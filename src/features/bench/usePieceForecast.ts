@@ -23,6 +23,8 @@ export const usePieceForecast = (
 ): {
   readonly model: ModelAnswer | null;
   readonly isPending: boolean;
+  /** Whether a later answer is on its way. */
+  readonly isFetching: boolean;
   /** Why there is no answer, and what asks again; null while there is one, or one is on its way. */
   readonly failure: { readonly text: string; readonly again: () => void } | null;
 } => {
@@ -69,6 +71,7 @@ export const usePieceForecast = (
   return {
     model,
     isPending: model === null && isFetching,
+    isFetching,
     failure: error && !isFetching ? { text: error.message, again: () => void refetch() } : null,
   };
 };

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import type { DrawnOutline } from '../../core/outline/drawn';
+import { useMemo, useState } from 'react';
+import { type DrawnOutline, wholeOutline } from '../../core/outline/drawn';
 import {
   addPointAfter,
   outlineOf,
@@ -14,6 +14,7 @@ import { Button } from '../../ui/Button';
 import { Select } from '../../ui/Select';
 import { Choice } from '../../ui/Choice';
 import { FileButton } from '../../ui/FileButton';
+import { TracePicture } from './TracePicture';
 import { useSvgFile } from './useSvgFile';
 
 export interface ToolsProps {
@@ -128,6 +129,29 @@ const FromFile = ({ units, onChange }: ToolsProps) => {
   );
 };
 
+/** An outline from a picture; what that asks for comes when it is wanted. */
+const FromPicture = ({ drawn, units, onChange }: ToolsProps) => {
+  const [isOpen, setOpen] = useState(false);
+  const shown = useMemo(() => wholeOutline(drawn).points, [drawn]);
+  return (
+    <div className="flex flex-col items-start gap-2">
+      <Button className="w-full" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        Trace it from a picture
+      </Button>
+      {isOpen && (
+        <TracePicture
+          units={units}
+          shown={shown}
+          onOutline={points => {
+            onChange(outlineOf(points), 'outline from a picture');
+            setOpen(false);
+          }}
+        />
+      )}
+    </div>
+  );
+};
+
 /** Beside the drawing of a free outline: points, curves, symmetry, open edges, and a file to read. */
 export const OutlineTools = (props: ToolsProps) => (
   <section aria-labelledby="outline-title" className="mb-4 flex w-full flex-col gap-2">
@@ -141,5 +165,6 @@ export const OutlineTools = (props: ToolsProps) => (
     </div>
     {props.editing && <PointTools {...props} />}
     <FromFile {...props} />
+    <FromPicture {...props} />
   </section>
 );
