@@ -30,6 +30,7 @@ test('a blend of one’s own shows its colour, and is put on the shelf', async (
   await expect(colour).not.toHaveAttribute('aria-label', light ?? '');
   await type(page, 'Grams of Harbour blue, carded batt', '2.5');
   await page.getByRole('button', { name: 'Put the blend on the shelf' }).click();
+  await expect(page.getByText(/^The blend is on the shelf/).first()).toBeVisible();
   await page.goto('/shelf');
   await page.getByRole('link', { name: /^Blend of 2/ }).click();
   await expect(field(page, 'On the shelf')).toHaveValue('12.5');

@@ -118,12 +118,17 @@ test('a copy keeps itself in a file that was chosen: written when the page is pu
   const inFile = (): Promise<string> =>
     page.evaluate(async () => {
       const folder = await navigator.storage.getDirectory();
-      return (await (await folder.getFileHandle('my-workshop.json')).getFile()).text();
+      try {
+        return await (await (await folder.getFileHandle('my-workshop.json')).getFile()).text();
+      } catch {
+        // Another took its place between it being found and read: the browser lets nobody read what was swapped away.
+        return 'swapped';
+      }
     });
   await page.goto('/file');
   await page.getByRole('button', { name: 'Keep a copy in a file by itself' }).click();
   await expect(page.getByText(/A copy keeps itself in my-workshop\.json, last on/)).toBeVisible();
-  expect(JSON.parse(await inFile())).toMatchObject({ format: 'jorrit-workshop' });
+  await expect.poll(inFile).toMatch(/^\{[^]*jorrit-workshop/);
   await expect(page.getByText(/nothing changed since/)).toBeVisible();
   // It is known again after a reload, and written when the page is put aside.
   await page.goto('/pieces/sample-fern-mat/plan');

@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { A_HAND_MS, clearedWorkshop, expect, pieceAct, test } from './jorrit';
-import { found, great, hands } from './playing';
+import { found, great, hands } from './promises/playing';
 
 test('a rehearsal is begun from a plan, tried again from a step, and leaves nothing behind', async ({
   page,

@@ -1,24 +1,25 @@
-import { GENERAL_PRIOR } from '../src/core/felting/feltingModel';
-import { FORM_KINDS } from '../src/core/forms/kinds/registry';
-import { newPlan } from '../src/core/plan/newPlan';
-import { rehearse } from '../src/core/rehearsal/rehearse';
-import { rehearsedOf } from '../src/core/rehearsal/rehearsedOf';
-import { SIZE_TOLERANCE } from '../src/core/tolerances';
-import { begin, clearedWorkshop, expect, stage, test } from './jorrit';
+import { GENERAL_PRIOR } from '../../src/core/felting/feltingModel';
+import { FORM_KINDS } from '../../src/core/forms/kinds/registry';
+import { newPlan } from '../../src/core/plan/newPlan';
+import { rehearse } from '../../src/core/rehearsal/rehearse';
+import { rehearsedOf } from '../../src/core/rehearsal/rehearsedOf';
+import { SIZE_TOLERANCE } from '../../src/core/tolerances';
+import { begin, clearedWorkshop, expect, stage, test } from '../jorrit';
 import { hands, play } from './playing';
+import { measured, rounds } from './rounds';
 
-/** One piece of each way of working, as it is offered, and on how many felts: what takes a few minutes is done more often. */
+/** One piece of each way of working, as it is offered, and on how many felts: each time the quick ones, the long way all of them. */
 const PIECES = {
-  'Bottle sleeve': 1,
-  'Flat rectangle': 1,
-  'Nuno scarf': 1,
-  'Relief panel': 1,
-  'Pod on a ball': 3,
-  'Cord or stem': 3,
-  Ball: 3,
-  'Rolled flower': 2,
-} as const;
-const REHEARSALS = 15;
+  'Bottle sleeve': rounds(0, 1),
+  'Flat rectangle': rounds(0, 1),
+  'Nuno scarf': rounds(0, 1),
+  'Relief panel': rounds(0, 1),
+  'Pod on a ball': rounds(1, 3),
+  'Cord or stem': rounds(1, 3),
+  Ball: rounds(1, 3),
+  'Rolled flower': rounds(0, 2),
+};
+const REHEARSALS = Object.values(PIECES).reduce((a, b) => a + b, 0);
 /** How far off each is held to: by a tape, and by an eye. */
 const WITHIN = { tape: 100 * SIZE_TOLERANCE, drawing: 5 } as const;
 
@@ -46,15 +47,13 @@ const ableSeeds = (title: string, judge: keyof typeof WITHIN, count: number): re
 };
 
 for (const judge of ['tape', 'drawing'] as const)
-  test(`fifteen rehearsals in eight ways are played by the advice through the bench, by the ${judge}`, async ({
-    page,
-  }) => {
+  test(`rehearsals are played by the advice through the bench, by the ${judge}`, async ({ page }, info) => {
     test.setTimeout(900_000);
     page.setDefaultTimeout(15_000);
     await clearedWorkshop(page);
     await page.goto('/new');
     const ends: Array<{ readonly piece: string; readonly seed: number; readonly off: number }> = [];
-    for (const [piece, felts] of Object.entries(PIECES)) {
+    for (const [piece, felts] of Object.entries(PIECES).filter(([, many]) => many > 0)) {
       await begin(page, piece);
       const [, id = ''] = /pieces\/([^/]+)/.exec(page.url()) ?? [];
       if (judge === 'drawing') {
@@ -77,5 +76,9 @@ for (const judge of ['tape', 'drawing'] as const)
     }
     expect(ends).toHaveLength(REHEARSALS);
     const within = ends.filter(e => e.off <= WITHIN[judge]).length;
+    measured(
+      info,
+      `${within} of ${REHEARSALS} within ${WITHIN[judge]} %, the furthest ${Math.max(...ends.map(e => e.off))} %`,
+    );
     expect(within / REHEARSALS, JSON.stringify(ends)).toBeGreaterThanOrEqual(0.85);
   });
