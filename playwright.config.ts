@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { isWhole } from './e2e/tiers';
 import { BROWSER_FLAGS, browserPath } from './scripts/browser.mjs';
 
 const PORT = Number(process.env['E2E_PORT'] ?? 4899);
@@ -6,6 +7,7 @@ const PORT = Number(process.env['E2E_PORT'] ?? 4899);
 export default defineConfig({
   testDir: 'e2e',
   fullyParallel: true,
+  ...(isWhole ? {} : { grepInvert: /@long/ }),
   workers: 2,
   // A machine that others share stands still for seconds at times; what has to be quick is measured where it is promised.
   timeout: 120_000,

@@ -1,4 +1,5 @@
 import { expect, test } from './jorrit';
+import { LONG } from './tiers';
 
 const BENCH = '/pieces/sample-kelp-cosy/bench';
 
@@ -29,18 +30,22 @@ test.describe('at the bench, upright tablet', () => {
     await expect(page.getByText('12 throws')).toBeVisible();
   });
 
-  test('every act is at least 64 px high and the figures that matter at least 48 px', async ({ page }) => {
-    await page.goto(BENCH);
-    const main = page.getByTestId('bench');
-    await expect(page.getByText('480 rolls')).toBeVisible();
-    const acts = main.locator('button:visible, [role=radio]:visible, select:visible');
-    for (const act of await acts.all())
-      expect((await act.boundingBox())?.height ?? 0).toBeGreaterThanOrEqual(64);
-    for (const figure of await main.locator('.text-5xl, .text-7xl').all())
-      expect(
-        await figure.evaluate(e => Number.parseFloat(getComputedStyle(e).fontSize)),
-      ).toBeGreaterThanOrEqual(48);
-  });
+  test(
+    'every act is at least 64 px high and the figures that matter at least 48 px',
+    LONG,
+    async ({ page }) => {
+      await page.goto(BENCH);
+      const main = page.getByTestId('bench');
+      await expect(page.getByText('480 rolls')).toBeVisible();
+      const acts = main.locator('button:visible, [role=radio]:visible, select:visible');
+      for (const act of await acts.all())
+        expect((await act.boundingBox())?.height ?? 0).toBeGreaterThanOrEqual(64);
+      for (const figure of await main.locator('.text-5xl, .text-7xl').all())
+        expect(
+          await figure.evaluate(e => Number.parseFloat(getComputedStyle(e).fontSize)),
+        ).toBeGreaterThanOrEqual(48);
+    },
+  );
 
   test('questions a reading that grew, and takes it when it is meant', async ({ page }) => {
     await page.goto(BENCH);
@@ -54,7 +59,7 @@ test.describe('at the bench, upright tablet', () => {
     await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('28.7');
   });
 
-  test('a half-typed measuring survives the tab', async ({ page }) => {
+  test('a half-typed measuring survives the tab', LONG, async ({ page }) => {
     await page.goto(BENCH);
     await page.getByRole('radio', { name: 'Measure' }).tap();
     for (const key of ['2', '7', '.', '5']) await page.getByRole('button', { name: key, exact: true }).tap();
@@ -70,7 +75,7 @@ test.describe('at the bench, upright tablet', () => {
   });
 });
 
-test('four keys drive it, as a pedal or page-turner does', async ({ page }) => {
+test('four keys drive it, as a pedal or page-turner does', LONG, async ({ page }) => {
   await page.goto(BENCH);
   await expect(page.getByText('480 rolls')).toBeVisible();
   const next = page.getByRole('button', { name: /^Done Roll 30 crosswise, side 1/ });
@@ -114,7 +119,7 @@ test('at size and firm the great button leads to the finish', async ({ page }) =
   await expect(page).toHaveURL(/finish$/);
 });
 
-test('near the end the great button counts the short set that is advised', async ({ page }) => {
+test('near the end the great button counts the short set that is advised', LONG, async ({ page }) => {
   await page.goto(BENCH);
   await expect(page.getByText('480 rolls')).toBeVisible();
   const measured = page.getByRole('listitem').filter({ hasText: 'Measured A 24.9 cm, B 30.0 cm' });
@@ -141,7 +146,7 @@ test('near the end the great button counts the short set that is advised', async
   await expect(page.getByText(`${480 + advised} rolls`)).toBeVisible();
 });
 
-test('the bench says why, and how its figures came about', async ({ page }) => {
+test('the bench says why, and how its figures came about', LONG, async ({ page }) => {
   await page.goto(BENCH);
   await page.getByRole('button', { name: 'Why?' }).click();
   const why = page.getByRole('dialog');
@@ -165,25 +170,27 @@ test('a finger that bounces and a pedal that is held count one set', async ({ pa
   await expect(page.getByText('480 rolls')).toBeVisible();
 });
 
-test('stepping back in a measuring loses nothing; lengths from before more work are not taken for new', async ({
-  page,
-}) => {
-  await page.goto(BENCH);
-  await expect(page.getByText('480 rolls')).toBeVisible();
-  for (const key of ['m', '2', '7', 'Enter', '3', '4', 'Escape']) await page.keyboard.press(key);
-  await expect(page.getByRole('status', { name: 'A now' })).toContainText('27.0');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('m');
-  await expect(page.getByRole('status', { name: 'A now' })).toContainText('27.0');
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: /^Done Roll 30/ })).toBeVisible();
-  await page.keyboard.press('PageDown');
-  await expect(page.getByText('510 rolls')).toBeVisible();
-  await page.keyboard.press('m');
-  await expect(page.getByRole('status', { name: 'A now' })).toContainText('28.7');
-});
+test(
+  'stepping back in a measuring loses nothing; lengths from before more work are not taken for new',
+  LONG,
+  async ({ page }) => {
+    await page.goto(BENCH);
+    await expect(page.getByText('480 rolls')).toBeVisible();
+    for (const key of ['m', '2', '7', 'Enter', '3', '4', 'Escape']) await page.keyboard.press(key);
+    await expect(page.getByRole('status', { name: 'A now' })).toContainText('27.0');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('m');
+    await expect(page.getByRole('status', { name: 'A now' })).toContainText('27.0');
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('button', { name: /^Done Roll 30/ })).toBeVisible();
+    await page.keyboard.press('PageDown');
+    await expect(page.getByText('510 rolls')).toBeVisible();
+    await page.keyboard.press('m');
+    await expect(page.getByRole('status', { name: 'A now' })).toContainText('28.7');
+  },
+);
 
-test('a length half typed stays what it is when the units are switched', async ({ page }) => {
+test('a length half typed stays what it is when the units are switched', LONG, async ({ page }) => {
   await page.goto(BENCH);
   await expect(page.getByText('480 rolls')).toBeVisible();
   for (const key of ['m', '2', '7', '.', '2']) await page.keyboard.press(key);
@@ -201,7 +208,7 @@ test('a length half typed stays what it is when the units are switched', async (
   await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('27.2');
 });
 
-test('two tabs on one piece show the same log', async ({ page, context }) => {
+test('two tabs on one piece show the same log', LONG, async ({ page, context }) => {
   await page.goto(BENCH);
   const other = await context.newPage();
   await other.goto(BENCH);
@@ -214,13 +221,13 @@ test('two tabs on one piece show the same log', async ({ page, context }) => {
   await expect(page.getByText('540 rolls')).toBeVisible();
 });
 
-test('lopsided work is told, with the direction that lags next', async ({ page }) => {
+test('lopsided work is told, with the direction that lags next', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-square-pad/bench');
   await expect(page.getByText('Lopsided: crosswise is behind lengthwise.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Next' })).toContainText('Roll 30 crosswise');
 });
 
-test('what was tapped counts, though the page is left in the same moment', async ({ page }) => {
+test('what was tapped counts, though the page is left in the same moment', LONG, async ({ page }) => {
   await page.goto(BENCH);
   await expect(page.locator('figcaption')).toContainText(/^480 rolls/);
   const leaveWith = (press: string) =>
@@ -248,7 +255,7 @@ test('any entry can be taken back, and what was done since stays', async ({ page
   await expect(page.getByText('480 rolls')).toBeVisible();
 });
 
-test('a pedal logs the next set after a finger has chosen a direction', async ({ page }) => {
+test('a pedal logs the next set after a finger has chosen a direction', LONG, async ({ page }) => {
   await page.goto(BENCH);
   await page.getByRole('radio', { name: 'crosswise' }).click();
   await page.keyboard.press('Space');

@@ -1,6 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { field, SAMPLE, clearedWorkshop, expect, test, pieceAct } from './jorrit';
+import { LONG } from './tiers';
 
 const saved = async (page: Page, click: () => Promise<void>): Promise<string> => {
   const [download] = await Promise.all([page.waitForEvent('download'), click()]);
@@ -31,7 +32,7 @@ test('the workshop goes out to a file and into another browser, and is the same 
   await elsewhere.close();
 });
 
-test('one piece goes out with its log and its wool', async ({ page, browser }, info) => {
+test('one piece goes out with its log and its wool', LONG, async ({ page, browser }, info) => {
   await page.goto('/pieces/sample-brick-sleeve/plan');
   const out = await saved(page, () => pieceAct(page, 'Save piece'));
   const elsewhere = await browser.newPage();
@@ -44,7 +45,7 @@ test('one piece goes out with its log and its wool', async ({ page, browser }, i
   await elsewhere.close();
 });
 
-test('reading the same file twice changes nothing', async ({ page }, info) => {
+test('reading the same file twice changes nothing', LONG, async ({ page }, info) => {
   await page.goto('/file');
   const out = await saveWorkshop(page);
   await readIn(page, info.outputPath('again.json'), out);
@@ -73,7 +74,7 @@ test('a broken file is refused with the path and the reason, and changes nothing
   expect(content(await saveWorkshop(page))).toBe(content(out));
 });
 
-test('clearing the sample can be undone', async ({ page }) => {
+test('clearing the sample can be undone', LONG, async ({ page }) => {
   await clearedWorkshop(page);
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();
   await expect(page.getByText(/made-up pieces are here/)).toBeVisible();

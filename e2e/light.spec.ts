@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import { lightPicture } from '../src/core/light/lightScene';
 import { expect, test } from './jorrit';
 import { bitmapOf, tableOutline } from './pictureFiles';
+import { LONG } from './tiers';
 
 const openLight = async (page: Page): Promise<void> => {
   await page.goto('/pieces/sample-kelp-cosy/bench');
@@ -30,19 +31,21 @@ test('a picture against the light shows where it is thin; what is chosen is mark
   await expect(log.getByText(/pale spots/)).toBeVisible();
 });
 
-test('a picture that cannot be read says why; a made-up one is to try, and saves nothing', async ({
-  page,
-}) => {
-  await openLight(page);
-  const entries = await page.getByRole('region', { name: 'Log' }).getByRole('listitem').count();
-  const scene = { outline: [tableOutline()], places: [], seed: 78, longPx: 500 };
-  await pick(page, bitmapOf(lightPicture({ ...scene, beyond: 0.4 })));
-  const panel = page.getByRole('group', { name: 'Against the light' });
-  await expect(panel.getByRole('alert')).toContainText('runs out of the picture');
-  await pick(page, bitmapOf(lightPicture({ ...scene, onTable: true })));
-  await expect(panel.getByRole('alert')).toContainText('No even light');
-  await panel.getByRole('button', { name: 'Try it with a made-up one' }).click();
-  await expect(panel.getByText('A made-up picture: nothing of it is saved.')).toBeVisible();
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(entries);
-});
+test(
+  'a picture that cannot be read says why; a made-up one is to try, and saves nothing',
+  LONG,
+  async ({ page }) => {
+    await openLight(page);
+    const entries = await page.getByRole('region', { name: 'Log' }).getByRole('listitem').count();
+    const scene = { outline: [tableOutline()], places: [], seed: 78, longPx: 500 };
+    await pick(page, bitmapOf(lightPicture({ ...scene, beyond: 0.4 })));
+    const panel = page.getByRole('group', { name: 'Against the light' });
+    await expect(panel.getByRole('alert')).toContainText('runs out of the picture');
+    await pick(page, bitmapOf(lightPicture({ ...scene, onTable: true })));
+    await expect(panel.getByRole('alert')).toContainText('No even light');
+    await panel.getByRole('button', { name: 'Try it with a made-up one' }).click();
+    await expect(panel.getByText('A made-up picture: nothing of it is saved.')).toBeVisible();
+    await page.getByRole('button', { name: 'Back', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(entries);
+  },
+);

@@ -3,6 +3,7 @@ import type { MotionSample } from '../src/core/motion/motion';
 import { motionOf } from '../src/core/motion/motionScene';
 import { expectPanelFit } from './axe';
 import { expect, test } from './jorrit';
+import { LONG } from './tiers';
 
 /** The page hears a phone that is moved so, all at once; each event says when it was felt. */
 const hear = (page: Page, samples: readonly MotionSample[]): Promise<void> =>
@@ -52,18 +53,20 @@ test('the phone counts the rolls, a tap goes on from there, and one tap logs the
   await expect(page.getByRole('region', { name: 'Log' }).getByText(/^Roll 25 /)).toBeVisible();
 });
 
-test('a device that says nothing is told so; a made-up motion is to try, and nothing of it is saved', async ({
-  page,
-}) => {
-  await openMotion(page);
-  const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
-  const entries = await log.count();
-  await page.getByRole('button', { name: 'Start' }).click();
-  await expect(page.getByRole('alert')).toContainText('says nothing of how it moves');
-  await page.getByRole('button', { name: 'Try it with a made-up motion' }).click();
-  await expect(page.getByTestId('moved')).not.toHaveText('0', { timeout: 20_000 });
-  await expect(page.getByRole('button', { name: /log/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Stop', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'By the phone’s motion …' })).toBeVisible();
-  await expect(log).toHaveCount(entries);
-});
+test(
+  'a device that says nothing is told so; a made-up motion is to try, and nothing of it is saved',
+  LONG,
+  async ({ page }) => {
+    await openMotion(page);
+    const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+    const entries = await log.count();
+    await page.getByRole('button', { name: 'Start' }).click();
+    await expect(page.getByRole('alert')).toContainText('says nothing of how it moves');
+    await page.getByRole('button', { name: 'Try it with a made-up motion' }).click();
+    await expect(page.getByTestId('moved')).not.toHaveText('0', { timeout: 20_000 });
+    await expect(page.getByRole('button', { name: /log/ })).toHaveCount(0);
+    await page.getByRole('button', { name: 'Stop', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'By the phone’s motion …' })).toBeVisible();
+    await expect(log).toHaveCount(entries);
+  },
+);

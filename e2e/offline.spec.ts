@@ -7,6 +7,7 @@ import { type BrowserContext, chromium, expect, type Page, test } from '@playwri
 import { BROWSER_FLAGS, browserPath } from '../scripts/browser.mjs';
 import { makeServer } from '../server/app';
 import { newProfile } from './promises/profile';
+import { LONG } from './tiers';
 
 const DIST = fileURLToPath(new URL('../dist', import.meta.url));
 
@@ -196,6 +197,13 @@ test('a newer version waits: told in one line, not at the bench, not while anoth
   await other.getByRole('link', { name: 'Record' }).click();
   await expect(other.getByRole('heading', { name: 'Record' })).toBeVisible();
   await other.close();
+  // Until the browser has let go of the lock that tab held.
+  const tabs = (): Promise<number> =>
+    page.evaluate(
+      async () =>
+        (await navigator.locks.query()).held?.filter(l => l.name?.startsWith('jorrit.tab.')).length ?? 0,
+    );
+  await expect.poll(tabs).toBe(1);
   await page.getByRole('button', { name: 'Use it now' }).click();
   await expect(page.locator('meta[name=made]')).toHaveCount(1, { timeout: 20_000 });
   await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
@@ -237,28 +245,32 @@ const servePlain = async (root: string): Promise<{ at: string; stop: () => Promi
   };
 };
 
-test('the built folder works from a host of plain files: its policy in the page, each view at its address, then offline', async () => {
-  test.setTimeout(120_000);
-  const host = await servePlain(DIST);
-  const context = await openProfile(newProfile());
-  const page = await context.newPage();
-  const complaints = complaintsOf(page);
-  await page.goto(host.at);
-  await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
-  await page.getByRole('link', { name: 'Kelp cosy, four cups' }).first().click();
-  await expect(page.getByRole('heading', { name: 'Kelp cosy, four cups' })).toBeAttached();
-  const planted = (): Promise<unknown> =>
-    page.evaluate(() => {
-      const script = document.createElement('script');
-      script.textContent = 'window.planted = 1';
-      document.head.append(script);
-      return Reflect.get(window, 'planted') ?? 'not taken';
-    });
-  expect(complaints).toEqual([]);
-  expect(await planted()).toBe('not taken');
-  await isKept(page);
-  await host.stop();
-  await page.goto(`${host.at}/schedule`);
-  await expect(page.getByRole('list', { name: 'Days' })).toBeVisible();
-  await context.close();
-});
+test(
+  'the built folder works from a host of plain files: its policy in the page, each view at its address, then offline',
+  LONG,
+  async () => {
+    test.setTimeout(120_000);
+    const host = await servePlain(DIST);
+    const context = await openProfile(newProfile());
+    const page = await context.newPage();
+    const complaints = complaintsOf(page);
+    await page.goto(host.at);
+    await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
+    await page.getByRole('link', { name: 'Kelp cosy, four cups' }).first().click();
+    await expect(page.getByRole('heading', { name: 'Kelp cosy, four cups' })).toBeAttached();
+    const planted = (): Promise<unknown> =>
+      page.evaluate(() => {
+        const script = document.createElement('script');
+        script.textContent = 'window.planted = 1';
+        document.head.append(script);
+        return Reflect.get(window, 'planted') ?? 'not taken';
+      });
+    expect(complaints).toEqual([]);
+    expect(await planted()).toBe('not taken');
+    await isKept(page);
+    await host.stop();
+    await page.goto(`${host.at}/schedule`);
+    await expect(page.getByRole('list', { name: 'Days' })).toBeVisible();
+    await context.close();
+  },
+);

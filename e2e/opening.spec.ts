@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { begin, expect, stage, test } from './jorrit';
+import { LONG } from './tiers';
 
 const press = async (page: Page, ...keys: readonly string[]): Promise<void> => {
   for (const key of keys) await page.keyboard.press(key);
@@ -46,7 +47,7 @@ test('two bowls from one disc are each measured on their own once they are cut a
   await expect(page.getByLabel('A, across the disc')).toHaveCount(0);
 });
 
-test('a head opening is asked relaxed, and drawn over a fist', async ({ page }) => {
+test('a head opening is asked relaxed, and drawn over a fist', LONG, async ({ page }) => {
   await begin(page, 'Beret');
   await toSkin(page);
   await press(page, 'm', '3', '6', 'Enter', '3', '6', 'Enter');
@@ -66,7 +67,7 @@ test('a head opening is asked relaxed, and drawn over a fist', async ({ page }) 
   await expect(lines.getByRole('listitem').filter({ hasText: 'drawn over a fist' })).toContainText('55.0');
 });
 
-test('ears of a solid are cut when it is dry, and that stands in the log', async ({ page }) => {
+test('ears of a solid are cut when it is dry, and that stands in the log', LONG, async ({ page }) => {
   await begin(page, 'Egg');
   await stage(page, 'Bench').click();
   await page.getByRole('button', { name: 'Everything is laid already' }).click();

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './jorrit';
+import { LONG } from './tiers';
 
 /** The bench as it is used: an upright tablet, touched and never hovered. */
 test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
@@ -33,26 +34,28 @@ test('a look is one tap, with what helps beside it; the water is renewed as easi
   await expect(log(page).first()).toContainText('Hot water again');
 });
 
-test('an opening asks for what matters now, and a lagging corner is rolled on its diagonal', async ({
-  page,
-}) => {
-  await open(page, 'Look');
-  const looks = page.getByRole('region', { name: 'Look for' });
-  // Rolled far, cut open and turned: nothing fuses any more.
-  await expect(looks).toContainText('Cut edges opening again');
-  await expect(looks).not.toContainText('a fold has felted in');
-  await looks.getByRole('button', { name: 'a corner or an edge lags behind' }).tap();
-  await page.getByRole('img', { name: 'Tap where it is' }).tap({ position: { x: 300, y: 60 } });
-  await tap(page, 'Add to the log');
-  const next = page.getByRole('region', { name: 'Next' });
-  await expect(next).toContainText('Roll 20 other diagonal, side 1');
-  await page.getByRole('button', { name: 'Done Roll 20 other diagonal, side 1' }).tap();
-  await expect(next).not.toContainText('diagonal');
-  await tap(page, 'Mended');
-  await expect(page.getByRole('list', { name: 'Look at again' })).toHaveCount(0);
-});
+test(
+  'an opening asks for what matters now, and a lagging corner is rolled on its diagonal',
+  LONG,
+  async ({ page }) => {
+    await open(page, 'Look');
+    const looks = page.getByRole('region', { name: 'Look for' });
+    // Rolled far, cut open and turned: nothing fuses any more.
+    await expect(looks).toContainText('Cut edges opening again');
+    await expect(looks).not.toContainText('a fold has felted in');
+    await looks.getByRole('button', { name: 'a corner or an edge lags behind' }).tap();
+    await page.getByRole('img', { name: 'Tap where it is' }).tap({ position: { x: 300, y: 60 } });
+    await tap(page, 'Add to the log');
+    const next = page.getByRole('region', { name: 'Next' });
+    await expect(next).toContainText('Roll 20 other diagonal, side 1');
+    await page.getByRole('button', { name: 'Done Roll 20 other diagonal, side 1' }).tap();
+    await expect(next).not.toContainText('diagonal');
+    await tap(page, 'Mended');
+    await expect(page.getByRole('list', { name: 'Look at again' })).toHaveCount(0);
+  },
+);
 
-test('a test is one tap on what is seen; thickness says how firm the felt is', async ({ page }) => {
+test('a test is one tap on what is seen; thickness says how firm the felt is', LONG, async ({ page }) => {
   await open(page, 'Tests');
   await expect(page.getByText('Press it between the fingers')).toHaveCount(0);
   await tap(page, 'Bend: springs back');
@@ -91,7 +94,7 @@ test('what is wrong is looked up, marked on the drawing, and looked at again unt
   await expect(again).toBeVisible();
 });
 
-test('a lost count is put as a guess, and treated as one', async ({ page }) => {
+test('a lost count is put as a guess, and treated as one', LONG, async ({ page }) => {
   await bench(page);
   await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
   await tap(page, 'Counting');
@@ -139,24 +142,28 @@ const pacing = async (page: Page): Promise<void> => {
   await expect(page.getByTestId('paced')).toHaveText(/^[3-9]$/);
 };
 
-test('a pedal stops the pacer where it is, and what was counted is logged', async ({ page }) => {
+test('a pedal stops the pacer where it is, and what was counted is logged', LONG, async ({ page }) => {
   await pacing(page);
   await page.keyboard.press('Space');
   await expect(log(page).first()).toContainText(/Roll \d /);
 });
 
-test('a pacer that is broken off, by a flat battery or a slip, has its count kept', async ({ page }) => {
-  await pacing(page);
-  await page.reload();
-  const broken = page.getByRole('region', { name: 'Pacer stopped' });
-  await expect(broken).toContainText(/stopped at \d+ of 100: Roll \d+ lengthwise, side 1/);
-  await broken.getByRole('button', { name: /^Log \d+/ }).tap();
-  await expect(log(page).first()).toContainText(/Roll \d+ lengthwise, side 1/);
-  await expect(broken).toHaveCount(0);
-  await page.reload();
-  await expect(page.getByRole('region', { name: 'Next' })).toBeVisible();
-  await expect(broken).toHaveCount(0);
-});
+test(
+  'a pacer that is broken off, by a flat battery or a slip, has its count kept',
+  LONG,
+  async ({ page }) => {
+    await pacing(page);
+    await page.reload();
+    const broken = page.getByRole('region', { name: 'Pacer stopped' });
+    await expect(broken).toContainText(/stopped at \d+ of 100: Roll \d+ lengthwise, side 1/);
+    await broken.getByRole('button', { name: /^Log \d+/ }).tap();
+    await expect(log(page).first()).toContainText(/Roll \d+ lengthwise, side 1/);
+    await expect(broken).toHaveCount(0);
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Next' })).toBeVisible();
+    await expect(broken).toHaveCount(0);
+  },
+);
 
 test('the model says what is still to do, and where it is going', async ({ page }) => {
   await bench(page, '/pieces/sample-ferry-pad/bench?do=felt');
@@ -177,21 +184,23 @@ test('the model says what is still to do, and where it is going', async ({ page 
   await expect(still).toContainText(/by \d+ of your pieces and swatches until you measure/);
 });
 
-test('the curve of a piece shows what was believed, what was measured, and what is wanted', async ({
-  page,
-}) => {
-  await open(page, 'Curve');
-  const chart = page.getByRole('img', { name: /Length against work: A \d+ %.*target \d+ %/ });
-  await expect(chart.locator('svg text').first()).toBeVisible();
-  await expect(chart).toContainText('target');
-  await tap(page, 'Back');
-  await tap(page, 'Why?');
-  const why = page.getByRole('dialog');
-  await expect(why).toContainText(/it expects this felt to shrink by \d+ % at the most/);
-  await expect(why).toContainText(/A, length: now [\d.]+ cm, four times in five between/);
-});
+test(
+  'the curve of a piece shows what was believed, what was measured, and what is wanted',
+  LONG,
+  async ({ page }) => {
+    await open(page, 'Curve');
+    const chart = page.getByRole('img', { name: /Length against work: A \d+ %.*target \d+ %/ });
+    await expect(chart.locator('svg text').first()).toBeVisible();
+    await expect(chart).toContainText('target');
+    await tap(page, 'Back');
+    await tap(page, 'Why?');
+    const why = page.getByRole('dialog');
+    await expect(why).toContainText(/it expects this felt to shrink by \d+ % at the most/);
+    await expect(why).toContainText(/A, length: now [\d.]+ cm, four times in five between/);
+  },
+);
 
-test('once its skin holds and it shrinks, the resist may come out at the mouth', async ({ page }) => {
+test('once its skin holds and it shrinks, the resist may come out at the mouth', LONG, async ({ page }) => {
   await bench(page, '/pieces/sample-kelp-cosy/bench');
   const reached = page.getByRole('region', { name: 'Reached' });
   await expect(reached).toContainText('pull the resist out at the opening');
@@ -202,7 +211,7 @@ test('once its skin holds and it shrinks, the resist may come out at the mouth',
   await expect(reached).toContainText('pull the resist out');
 });
 
-test('another piece on the bench is one tap away, with how long it has lain', async ({ page }) => {
+test('another piece on the bench is one tap away, with how long it has lain', LONG, async ({ page }) => {
   await bench(page, '/pieces/sample-kelp-cosy/bench');
   const others = page.getByRole('navigation', { name: 'Also on the bench' });
   await expect(others).toContainText(/Square pad, second of a pair\s*lying for \d+/);

@@ -3,6 +3,7 @@ import { photoOf } from '../src/core/photo/scene';
 import { expectPanelFit } from './axe';
 import { bitmapOf, laidOutline } from './pictureFiles';
 import { expect, test } from './jorrit';
+import { LONG } from './tiers';
 
 const NOW = { x: 0.83, y: 0.85 };
 const photoFile = (more: { readonly card?: 'none' } = {}) => ({
@@ -46,7 +47,7 @@ test('a picture with a card beside it measures the piece, and its range goes int
   await expect(log.getByText(/Measured by a picture A .* ± /)).toBeVisible();
 });
 
-test('a made-up picture is to try: it is measured, and nothing of it is saved', async ({ page }) => {
+test('a made-up picture is to try: it is measured, and nothing of it is saved', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-kelp-cosy/bench');
   await expect(page.getByText('480 rolls')).toBeVisible();
   await page.keyboard.press('m');

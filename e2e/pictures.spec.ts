@@ -3,6 +3,7 @@ import exifr from 'exifr';
 import type { Page } from '@playwright/test';
 import { clearedWorkshop, expect, test } from './jorrit';
 import { measured, rounds } from './promises/rounds';
+import { LONG } from './tiers';
 
 const MAT = '/pieces/sample-galley-mat';
 
@@ -124,67 +125,69 @@ const seen = (page: Page, base64: string) =>
     };
   }, base64);
 
-test('a picture of 12 million points is turned upright, made smaller, and rid of its place and camera', async ({
-  page,
-}, info) => {
-  test.setTimeout(120_000);
-  await page.goto(`${MAT}/bench`);
-  const camera = await cameraPicture(page, 4000, 3000);
-  await page.locator('input[capture]').waitFor({ state: 'attached' });
-  // As it comes from the camera it says where it was taken: the reader can see that.
-  expect(await exifr.parse(camera, { gps: true, tiff: true })).toMatchObject({
-    Make: 'Nobody & Co',
-    latitude: 53.2,
-  });
-  const told = page.getByText('The picture is in the diary.').first();
-  const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
-  // Put in by the page itself: what carries it there is not of the application. The first starts the worker.
-  const took: number[] = [];
-  for (let i = 0; i < 2; i += 1) {
-    took.push(
-      await page.evaluate(
-        async ([base64 = '', wanted]) => {
-          const bytes = Uint8Array.from(atob(base64), ch => ch.charCodeAt(0));
-          const input = document.querySelector<HTMLInputElement>('input[capture]');
-          const transfer = new DataTransfer();
-          transfer.items.add(new File([bytes], 'felt.jpg', { type: 'image/jpeg' }));
-          if (!input) throw new Error('no camera');
-          input.files = transfer.files;
-          const inLog = (): number =>
-            [...document.querySelectorAll('li')].filter(li => li.textContent.includes('Picture taken'))
-              .length;
-          const began = performance.now();
-          input.dispatchEvent(new Event('change', { bubbles: true }));
-          while (inLog() < Number(wanted)) {
-            if (performance.now() - began > 30_000) throw new Error('not taken');
-            await new Promise(requestAnimationFrame);
-          }
-          return performance.now() - began;
-        },
-        [camera.toString('base64'), String(i + 1)],
-      ),
-    );
-    await expect(log.filter({ hasText: 'Picture taken' })).toHaveCount(i + 1);
-  }
-  await expect(told).toBeVisible();
-  measured(info, `a picture of 12 MP in the diary after ${took.map(Math.round).join(' and ')} ms`);
-  expect(Math.min(...took)).toBeLessThan(rounds(8000, 1500));
-  // The same bytes are kept once, large and small.
-  const files = await kept(page);
-  expect(files).toHaveLength(2);
-  const shown = await Promise.all(files.map(f => seen(page, f.base64)));
-  expect(shown.map(s => [s.width, s.height]).toSorted((a, b) => (a[0] ?? 0) - (b[0] ?? 0))).toEqual([
-    [300, 400],
-    [1536, 2048],
-  ]);
-  for (const s of shown) expect(s.red).toEqual([false, true, false, false]);
-  for (const f of files) {
-    const said = await exifr
-      .parse(Buffer.from(f.base64, 'base64'), { tiff: true, exif: true, gps: true, xmp: true, iptc: true })
-      .catch(() => null);
-    expect(Object.keys(said ?? {})).toEqual([]);
-  }
-});
+test(
+  'a picture of 12 million points is turned upright, made smaller, and rid of its place and camera',
+  LONG,
+  async ({ page }, info) => {
+    test.setTimeout(120_000);
+    await page.goto(`${MAT}/bench`);
+    const camera = await cameraPicture(page, 4000, 3000);
+    await page.locator('input[capture]').waitFor({ state: 'attached' });
+    // As it comes from the camera it says where it was taken: the reader can see that.
+    expect(await exifr.parse(camera, { gps: true, tiff: true })).toMatchObject({
+      Make: 'Nobody & Co',
+      latitude: 53.2,
+    });
+    const told = page.getByText('The picture is in the diary.').first();
+    const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+    // Put in by the page itself: what carries it there is not of the application. The first starts the worker.
+    const took: number[] = [];
+    for (let i = 0; i < 2; i += 1) {
+      took.push(
+        await page.evaluate(
+          async ([base64 = '', wanted]) => {
+            const bytes = Uint8Array.from(atob(base64), ch => ch.charCodeAt(0));
+            const input = document.querySelector<HTMLInputElement>('input[capture]');
+            const transfer = new DataTransfer();
+            transfer.items.add(new File([bytes], 'felt.jpg', { type: 'image/jpeg' }));
+            if (!input) throw new Error('no camera');
+            input.files = transfer.files;
+            const inLog = (): number =>
+              [...document.querySelectorAll('li')].filter(li => li.textContent.includes('Picture taken'))
+                .length;
+            const began = performance.now();
+            input.dispatchEvent(new Event('change', { bubbles: true }));
+            while (inLog() < Number(wanted)) {
+              if (performance.now() - began > 30_000) throw new Error('not taken');
+              await new Promise(requestAnimationFrame);
+            }
+            return performance.now() - began;
+          },
+          [camera.toString('base64'), String(i + 1)],
+        ),
+      );
+      await expect(log.filter({ hasText: 'Picture taken' })).toHaveCount(i + 1);
+    }
+    await expect(told).toBeVisible();
+    measured(info, `a picture of 12 MP in the diary after ${took.map(Math.round).join(' and ')} ms`);
+    expect(Math.min(...took)).toBeLessThan(rounds(8000, 1500));
+    // The same bytes are kept once, large and small.
+    const files = await kept(page);
+    expect(files).toHaveLength(2);
+    const shown = await Promise.all(files.map(f => seen(page, f.base64)));
+    expect(shown.map(s => [s.width, s.height]).toSorted((a, b) => (a[0] ?? 0) - (b[0] ?? 0))).toEqual([
+      [300, 400],
+      [1536, 2048],
+    ]);
+    for (const s of shown) expect(s.red).toEqual([false, true, false, false]);
+    for (const f of files) {
+      const said = await exifr
+        .parse(Buffer.from(f.base64, 'base64'), { tiff: true, exif: true, gps: true, xmp: true, iptc: true })
+        .catch(() => null);
+      expect(Object.keys(said ?? {})).toEqual([]);
+    }
+  },
+);
 
 test('the diary tells what was done, shows the picture with its words, and takes it out again', async ({
   page,
@@ -217,7 +220,7 @@ test('the diary tells what was done, shows the picture with its words, and takes
   await expect(page.getByText('This picture cannot be read.').first()).toBeVisible();
 });
 
-test('many pictures in the workshop slow no other view', async ({ page }, info) => {
+test('many pictures in the workshop slow no other view', LONG, async ({ page }, info) => {
   test.setTimeout(180_000);
   const count = rounds(100, 500);
   const opened = async (path: string, ready: string): Promise<number> => {
@@ -282,7 +285,7 @@ test('many pictures in the workshop slow no other view', async ({ page }, info) 
   for (const [i, was] of before.entries()) expect(after[i]).toBeLessThan(was * rounds(2.5, 1.3) + 150);
 });
 
-test('a browser short of room says so before, and takes nothing half', async ({ page }) => {
+test('a browser short of room says so before, and takes nothing half', LONG, async ({ page }) => {
   await page.addInitScript(() => {
     navigator.storage.estimate = () => Promise.resolve({ quota: 100_000_000, usage: 95_000_000 });
   });

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './jorrit';
+import { LONG } from './tiers';
 
 test('what is short is known before the first wisp: needs of parts and wool summed over all that is planned', async ({
   page,
@@ -52,7 +53,7 @@ test('earrings are put together: parts chosen, joins that fit, steps ticked, and
   await expect(row).toContainText('452.0 g');
 });
 
-test('parts are counted, priced, saved as a table and read back', async ({ page }, info) => {
+test('parts are counted, priced, saved as a table and read back', LONG, async ({ page }, info) => {
   await page.goto('/parts');
   const list = page.getByRole('list', { name: 'Parts' }).getByRole('listitem');
   await expect(list).toHaveCount(4);

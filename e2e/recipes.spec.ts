@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { A_HAND_MS, begin, expect, stage, test, type } from './jorrit';
+import { LONG } from './tiers';
 
 /** The bench as it is used: an upright tablet, touched and never hovered. */
 test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
@@ -23,7 +24,7 @@ const open = async (page: Page, panel: string): Promise<void> => {
   await tap(page, panel);
 };
 
-test('a recipe is followed step by step, departed from, changed and kept', async ({ page }) => {
+test('a recipe is followed step by step, departed from, changed and kept', LONG, async ({ page }) => {
   await open(page, 'Recipe');
   await tap(page, /^By count, hot water/);
   await expect(page.getByText('A round of 50 rolls each way, each side, thick')).toBeVisible();
@@ -129,95 +130,99 @@ test('a pair is measured side by side, and told of where it is unequal', async (
   await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('21.0');
 });
 
-test('a ball is rolled between the palms, in minutes: there is no direction to choose, and one line to measure', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-drum-balls/bench');
-  await tap(page, 'Everything is laid already');
-  await expect(page.getByRole('radio', { name: 'Roll', exact: true })).toHaveCount(0);
-  await page.getByRole('radio', { name: 'Palms', exact: true }).tap();
-  await expect(page.getByRole('radiogroup', { name: 'Direction' })).toHaveCount(0);
-  await page.getByRole('radio', { name: '5 min' }).tap();
-  await tap(page, /^Done Roll in the palms, 5 min/);
-  await expect(log(page).first()).toContainText('Roll in the palms, 5 min');
-  await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('diameter');
-});
+test(
+  'a ball is rolled between the palms, in minutes: there is no direction to choose, and one line to measure',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-drum-balls/bench');
+    await tap(page, 'Everything is laid already');
+    await expect(page.getByRole('radio', { name: 'Roll', exact: true })).toHaveCount(0);
+    await page.getByRole('radio', { name: 'Palms', exact: true }).tap();
+    await expect(page.getByRole('radiogroup', { name: 'Direction' })).toHaveCount(0);
+    await page.getByRole('radio', { name: '5 min' }).tap();
+    await tap(page, /^Done Roll in the palms, 5 min/);
+    await expect(log(page).first()).toContainText('Roll in the palms, 5 min');
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('diameter');
+  },
+);
 
-test('four keys drive all of it: every act and every panel, from the first wetting to the finish', async ({
-  page,
-}) => {
-  test.slow();
-  await begin(page, 'Flat rectangle');
-  await stage(page, 'Bench').click();
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  const next = page.getByRole('region', { name: 'Next' });
-  const laying = page.getByRole('region', { name: 'Laying' });
-  const great = page
-    .locator('button')
-    .filter({ hasText: /^(Done|Measure|Pinch|Open it|Test it|Something|Count|Recipe|Curve)/ });
-  /** Presses one of the four, and takes as long as a foot takes. */
-  const press = async (
-    ...keys: ReadonlyArray<'Space' | 'PageUp' | 'ArrowDown' | 'ArrowRight'>
-  ): Promise<void> => {
-    for (const key of keys) {
-      await page.keyboard.press(key);
-      await page.waitForTimeout(200);
-    }
-  };
-  /** Goes on from act to act until the great button says so. */
-  const another = async (act: string): Promise<void> => {
-    for (let i = 0; i < 13 && !(await great.first().innerText()).includes(act); i += 1)
-      await press('ArrowDown');
-    await expect(great.first()).toContainText(act);
-  };
-  /** Goes through a panel until a button of it is lit, and takes it. */
-  const take = async (name: RegExp): Promise<void> => {
-    const wanted = page.getByTestId('bench').getByRole('button', { name }).first();
-    for (let i = 0; i < 40 && !(await wanted.evaluate(e => e === document.activeElement)); i += 1)
-      await press('ArrowDown');
+test(
+  'four keys drive all of it: every act and every panel, from the first wetting to the finish',
+  LONG,
+  async ({ page }) => {
+    test.slow();
+    await begin(page, 'Flat rectangle');
+    await stage(page, 'Bench').click();
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    const next = page.getByRole('region', { name: 'Next' });
+    const laying = page.getByRole('region', { name: 'Laying' });
+    const great = page
+      .locator('button')
+      .filter({ hasText: /^(Done|Measure|Pinch|Open it|Test it|Something|Count|Recipe|Curve)/ });
+    /** Presses one of the four, and takes as long as a foot takes. */
+    const press = async (
+      ...keys: ReadonlyArray<'Space' | 'PageUp' | 'ArrowDown' | 'ArrowRight'>
+    ): Promise<void> => {
+      for (const key of keys) {
+        await page.keyboard.press(key);
+        await page.waitForTimeout(200);
+      }
+    };
+    /** Goes on from act to act until the great button says so. */
+    const another = async (act: string): Promise<void> => {
+      for (let i = 0; i < 13 && !(await great.first().innerText()).includes(act); i += 1)
+        await press('ArrowDown');
+      await expect(great.first()).toContainText(act);
+    };
+    /** Goes through a panel until a button of it is lit, and takes it. */
+    const take = async (name: RegExp): Promise<void> => {
+      const wanted = page.getByTestId('bench').getByRole('button', { name }).first();
+      for (let i = 0; i < 40 && !(await wanted.evaluate(e => e === document.activeElement)); i += 1)
+        await press('ArrowDown');
+      await press('Space');
+    };
+    await expect(laying).toBeVisible();
+    while ((await laying.count()) > 0) await press('Space');
+    // Wetted while it was laid: it is rubbed, by another count, and tested.
+    await expect(next).toContainText('Rub 40');
+    await press('ArrowRight', 'Space');
+    await expect(log(page).first()).toContainText('Rub 60');
+    await another('Wet');
+    await press('ArrowRight', 'Space');
+    await expect(log(page).first()).toContainText('Wet with warm water');
+    await another('Pinch test');
     await press('Space');
-  };
-  await expect(laying).toBeVisible();
-  while ((await laying.count()) > 0) await press('Space');
-  // Wetted while it was laid: it is rubbed, by another count, and tested.
-  await expect(next).toContainText('Rub 40');
-  await press('ArrowRight', 'Space');
-  await expect(log(page).first()).toContainText('Rub 60');
-  await another('Wet');
-  await press('ArrowRight', 'Space');
-  await expect(log(page).first()).toContainText('Wet with warm water');
-  await another('Pinch test');
-  await press('Space');
-  await take(/the skin lifts as one/);
-  await expect(log(page).first()).toContainText('Pinch: the skin lifts as one');
-  await expect(next).toContainText('Roll 30');
-  await press('Space');
-  await expect(page.getByText('30 rolls', { exact: true })).toBeVisible();
-  await another('Throw');
-  await press('Space');
-  await expect(log(page).first()).toContainText('Throw 12');
-  await another('Open it and look');
-  await press('Space');
-  await take(/pools of water/i);
-  await expect(log(page).first()).toContainText('Checked: pools of water');
-  await another('Something is wrong');
-  await press('Space');
-  await take(/a thin spot or a hole/i);
-  await take(/Add to the log/);
-  await expect(next).toContainText('Rub 40');
-  await another('Test it');
-  await press('Space');
-  await take(/Bend: supple/);
-  await expect(log(page).first()).toContainText('Bend: supple');
-  await another('Curve');
-  await press('Space');
-  await expect(page.getByRole('group', { name: 'Curve' })).toBeVisible();
-  await press('PageUp');
-  await expect(next).toBeVisible();
-  await another('Measure');
-  await press('Space', 'Space', 'Space');
-  await expect(log(page).first()).toContainText('Measured A');
-  // The last is taken back by the same foot.
-  await press('PageUp');
-  await expect(log(page).first()).toContainText('Bend: supple');
-});
+    await take(/the skin lifts as one/);
+    await expect(log(page).first()).toContainText('Pinch: the skin lifts as one');
+    await expect(next).toContainText('Roll 30');
+    await press('Space');
+    await expect(page.getByText('30 rolls', { exact: true })).toBeVisible();
+    await another('Throw');
+    await press('Space');
+    await expect(log(page).first()).toContainText('Throw 12');
+    await another('Open it and look');
+    await press('Space');
+    await take(/pools of water/i);
+    await expect(log(page).first()).toContainText('Checked: pools of water');
+    await another('Something is wrong');
+    await press('Space');
+    await take(/a thin spot or a hole/i);
+    await take(/Add to the log/);
+    await expect(next).toContainText('Rub 40');
+    await another('Test it');
+    await press('Space');
+    await take(/Bend: supple/);
+    await expect(log(page).first()).toContainText('Bend: supple');
+    await another('Curve');
+    await press('Space');
+    await expect(page.getByRole('group', { name: 'Curve' })).toBeVisible();
+    await press('PageUp');
+    await expect(next).toBeVisible();
+    await another('Measure');
+    await press('Space', 'Space', 'Space');
+    await expect(log(page).first()).toContainText('Measured A');
+    // The last is taken back by the same foot.
+    await press('PageUp');
+    await expect(log(page).first()).toContainText('Bend: supple');
+  },
+);

@@ -4,6 +4,7 @@ import { pieceKind } from '../src/records/piece';
 import { sampleWorkshop } from '../src/sample/sampleWorkshop';
 import { clearedWorkshop, expect, test } from './jorrit';
 import { measured, rounds } from './promises/rounds';
+import { LONG } from './tiers';
 
 const NOW = '2026-11-20T09:30:00.000Z';
 
@@ -51,17 +52,21 @@ test('how right Jorrit was is replayed from the logs, with what chance does to s
   await expect(page.getByRole('row', { name: /^Seat pad/ })).toContainText(/\d+ of 10/);
 });
 
-test('what to change next time stands before the maker when the piece is made again', async ({ page }) => {
-  await page.goto('/pieces/sample-ferry-pad/diary');
-  await page.getByRole('button', { name: 'Make again' }).click();
-  const last = page.getByRole('note');
-  await expect(last).toContainText('To change this time, from “Seat pad for the ferry bench”');
-  await expect(last).toContainText('Four more rounds on the bare mat next time.');
-  await page.getByRole('link', { name: 'Bench', exact: true }).click();
-  await expect(last).toContainText('Four more rounds on the bare mat next time.');
-});
+test(
+  'what to change next time stands before the maker when the piece is made again',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/diary');
+    await page.getByRole('button', { name: 'Make again' }).click();
+    const last = page.getByRole('note');
+    await expect(last).toContainText('To change this time, from “Seat pad for the ferry bench”');
+    await expect(last).toContainText('Four more rounds on the bare mat next time.');
+    await page.getByRole('link', { name: 'Bench', exact: true }).click();
+    await expect(last).toContainText('Four more rounds on the bare mat next time.');
+  },
+);
 
-test('how it fits, in a word, asks of the next one to be smaller or larger', async ({ page }) => {
+test('how it fits, in a word, asks of the next one to be smaller or larger', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-brick-sleeve/finish');
   await page.getByRole('radio', { name: 'tight' }).click();
   await expect(page.getByText('It was tight: plan the next about 3.5 % larger.')).toBeVisible();
@@ -71,7 +76,7 @@ test('how it fits, in a word, asks of the next one to be smaller or larger', asy
   );
 });
 
-test('two thousand finished pieces are found and scrolled as five are', async ({ page }, info) => {
+test('two thousand finished pieces are found and scrolled as five are', LONG, async ({ page }, info) => {
   test.setTimeout(180_000);
   const sample = onePiece(sampleWorkshop(NOW), 'sample-ferry-pad');
   const pad = sample.records.find(pieceKind.is);

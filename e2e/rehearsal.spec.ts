@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { A_HAND_MS, clearedWorkshop, expect, pieceAct, test } from './jorrit';
 import { found, great, hands } from './promises/playing';
+import { LONG } from './tiers';
 
 test('a rehearsal is begun from a plan, tried again from a step, and leaves nothing behind', async ({
   page,
@@ -88,33 +89,35 @@ test('from an empty workshop to the end of the first lesson, all of it said on t
   await expect(page.getByRole('link', { name: /^Begin / })).toHaveCount(9);
 });
 
-test('a lesson is saved as a file, changed, and opened as one’s own; a broken one says what is wrong', async ({
-  page,
-}) => {
-  await page.goto('/lessons');
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save Feel the skin as a file' }).click();
-  const text = await readFile(await (await download).path(), 'utf8');
-  const changed = text
-    .replace('"id": "skin"', '"id": "my-skin"')
-    .replace('Feel the skin', 'Our first evening');
-  const open = (name: string, of: string) =>
-    page
-      .locator('input[type=file]')
-      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(of) });
-  await open('lesson.json', changed);
-  await expect(page.getByRole('link', { name: 'Begin Our first evening' })).toBeVisible();
-  await page.reload();
-  await page.getByRole('link', { name: 'Begin Our first evening' }).click();
-  await expect(page.getByRole('region', { name: 'Lesson' })).toContainText('Our first evening');
-  await page.goto('/lessons');
-  await open('broken.json', changed.replace('"steps"', '"stops"'));
-  await expect(page.getByRole('alert')).toContainText('steps');
-  await page.getByRole('button', { name: 'Remove Our first evening' }).click();
-  await expect(page.getByRole('link', { name: 'Begin Our first evening' })).toHaveCount(0);
-});
+test(
+  'a lesson is saved as a file, changed, and opened as one’s own; a broken one says what is wrong',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/lessons');
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save Feel the skin as a file' }).click();
+    const text = await readFile(await (await download).path(), 'utf8');
+    const changed = text
+      .replace('"id": "skin"', '"id": "my-skin"')
+      .replace('Feel the skin', 'Our first evening');
+    const open = (name: string, of: string) =>
+      page
+        .locator('input[type=file]')
+        .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(of) });
+    await open('lesson.json', changed);
+    await expect(page.getByRole('link', { name: 'Begin Our first evening' })).toBeVisible();
+    await page.reload();
+    await page.getByRole('link', { name: 'Begin Our first evening' }).click();
+    await expect(page.getByRole('region', { name: 'Lesson' })).toContainText('Our first evening');
+    await page.goto('/lessons');
+    await open('broken.json', changed.replace('"steps"', '"stops"'));
+    await expect(page.getByRole('alert')).toContainText('steps');
+    await page.getByRole('button', { name: 'Remove Our first evening' }).click();
+    await expect(page.getByRole('link', { name: 'Begin Our first evening' })).toHaveCount(0);
+  },
+);
 
-test('a teacher changes a lesson, and passes on what is her own', async ({ page }) => {
+test('a teacher changes a lesson, and passes on what is her own', LONG, async ({ page }) => {
   await page.goto('/lessons');
   await page.getByRole('link', { name: 'Change Feel the skin' }).click();
   await page.getByLabel('Its name').fill('The skin, in our class');
@@ -141,7 +144,7 @@ test('a teacher changes a lesson, and passes on what is her own', async ({ page 
   await expect(page.getByRole('navigation', { name: 'Also on the bench' })).toHaveCount(0);
 });
 
-test('what if: a real piece is gone on with as a copy, on several felts', async ({ page }) => {
+test('what if: a real piece is gone on with as a copy, on several felts', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-galley-mat/bench');
   const log = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   await expect(log.first()).toBeVisible();

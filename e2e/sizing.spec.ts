@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { begin, expect, field, figure, stage, test, type, pieceAct } from './jorrit';
+import { LONG } from './tiers';
 
 test('a grip steps with every key, however quick, by the snap that was chosen', async ({ page }) => {
   await begin(page, 'By girths');
@@ -14,7 +15,7 @@ test('a grip steps with every key, however quick, by the snap that was chosen', 
   await expect(field(page, 'Girth 3')).toHaveValue((before + 7).toFixed(1));
 });
 
-test('in inches a grip stops at eighths', async ({ page }) => {
+test('in inches a grip stops at eighths', LONG, async ({ page }) => {
   await begin(page, 'Bag');
   await page.getByRole('button', { name: /^Units/ }).click();
   const width = page.getByRole('slider', { name: 'Width' });
@@ -24,7 +25,7 @@ test('in inches a grip stops at eighths', async ({ page }) => {
   expect((8 * inches) % 1).toBeCloseTo(0, 6);
 });
 
-test('a place is added to a shape by girths and taken away again, and undone', async ({ page }) => {
+test('a place is added to a shape by girths and taken away again, and undone', LONG, async ({ page }) => {
   await begin(page, 'By girths');
   await expect(field(page, 'Girth 6')).toHaveCount(0);
   await page.getByRole('button', { name: 'Add a place' }).click();
@@ -43,7 +44,7 @@ test('a head girth of a hat comes from the table or the tape, and its ease is na
   await expect(page.getByText(/common practice/).first()).toBeVisible();
 });
 
-test('a string round the ball says what the finished pod will be', async ({ page }) => {
+test('a string round the ball says what the finished pod will be', LONG, async ({ page }) => {
   await begin(page, 'Pod on a ball');
   // 50 cm round the ball at 30 %: 35 cm finished.
   await type(page, 'Girth of the ball', '50');
@@ -63,7 +64,7 @@ test('a solid: grams from its size, size from its grams, as the cube; rolled dry
   expect(await figure(page, 'Rolled dry')).toBeCloseTo(dry, 1);
 });
 
-test('grams typed for one bead move its size, and that is said, with a way back', async ({ page }) => {
+test('grams typed for one bead move its size, and that is said, with a way back', LONG, async ({ page }) => {
   await begin(page, 'Ball');
   const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Total wool')];
   await type(page, 'Total wool', String(2 * grams));
@@ -73,7 +74,7 @@ test('grams typed for one bead move its size, and that is said, with a way back'
   await expect.poll(() => figure(page, 'Finished diameter')).toBe(size);
 });
 
-test('beads for a length are counted, and the grams are for all of them', async ({ page }) => {
+test('beads for a length are counted, and the grams are for all of them', LONG, async ({ page }) => {
   await begin(page, 'Bead string');
   const [beads, grams] = [await figure(page, 'Beads'), await figure(page, 'Total wool')];
   // Closed, every bead and its gap take 2.5 cm: 90 cm hold 36.
@@ -82,46 +83,52 @@ test('beads for a length are counted, and the grams are for all of them', async 
   await expect.poll(async () => (await figure(page, 'Total wool')) / grams).toBeCloseTo(36 / beads, 1);
 });
 
-test('a batch of thirty is weighed core and cover, with its sittings, water and trays', async ({ page }) => {
-  await begin(page, 'Batch of balls with a core');
-  await type(page, 'How many alike', '30');
-  await stage(page, 'Wool').click();
-  await expect(page.getByText('Weigh all of this 30 times')).toBeVisible();
-  await page.getByRole('radio', { name: 'all together' }).click();
-  await expect(page.getByRole('row', { name: /core, for 30/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /cover, for 30/ })).toBeVisible();
-  await expect(page.getByText(/3 sittings of 10/)).toBeVisible();
-  await expect(page.getByText(/3 trays/)).toBeVisible();
-});
+test(
+  'a batch of thirty is weighed core and cover, with its sittings, water and trays',
+  LONG,
+  async ({ page }) => {
+    await begin(page, 'Batch of balls with a core');
+    await type(page, 'How many alike', '30');
+    await stage(page, 'Wool').click();
+    await expect(page.getByText('Weigh all of this 30 times')).toBeVisible();
+    await page.getByRole('radio', { name: 'all together' }).click();
+    await expect(page.getByRole('row', { name: /core, for 30/ })).toBeVisible();
+    await expect(page.getByRole('row', { name: /cover, for 30/ })).toBeVisible();
+    await expect(page.getByText(/3 sittings of 10/)).toBeVisible();
+    await expect(page.getByText(/3 trays/)).toBeVisible();
+  },
+);
 
-test('made again of another wool and shrinkage, it is laid otherwise and comes out the same', async ({
-  page,
-}) => {
-  await begin(page, 'Flat rectangle');
-  const [size, laid] = [await figure(page, 'Finished length'), await figure(page, 'Laid length')];
-  const shrinkage = (await figure(page, 'lengthwise')) / 100;
-  await pieceAct(page, 'Another size');
-  const dialog = page.getByRole('dialog', { name: 'Make it again, changed' });
-  for (const axis of ['lengthwise', 'crosswise']) {
-    await dialog.getByRole('textbox', { name: `Shrinkage ${axis}` }).fill('45');
-    await page.keyboard.press('Enter');
-  }
-  await dialog.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Kelp, carded batt' });
-  await dialog.getByRole('button', { name: 'Make it' }).click();
-  await expect(field(page, 'Name of the piece')).toHaveValue('Flat rectangle, again');
-  expect(await figure(page, 'Finished length')).toBe(size);
-  expect(await figure(page, 'Laid length')).toBeCloseTo((laid * (1 - shrinkage)) / (1 - 0.45), 0);
-  await expect(page.getByRole('combobox', { name: 'Wool' })).toHaveValue('wool-kelp');
-});
+test(
+  'made again of another wool and shrinkage, it is laid otherwise and comes out the same',
+  LONG,
+  async ({ page }) => {
+    await begin(page, 'Flat rectangle');
+    const [size, laid] = [await figure(page, 'Finished length'), await figure(page, 'Laid length')];
+    const shrinkage = (await figure(page, 'lengthwise')) / 100;
+    await pieceAct(page, 'Another size');
+    const dialog = page.getByRole('dialog', { name: 'Make it again, changed' });
+    for (const axis of ['lengthwise', 'crosswise']) {
+      await dialog.getByRole('textbox', { name: `Shrinkage ${axis}` }).fill('45');
+      await page.keyboard.press('Enter');
+    }
+    await dialog.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Kelp, carded batt' });
+    await dialog.getByRole('button', { name: 'Make it' }).click();
+    await expect(field(page, 'Name of the piece')).toHaveValue('Flat rectangle, again');
+    expect(await figure(page, 'Finished length')).toBe(size);
+    expect(await figure(page, 'Laid length')).toBeCloseTo((laid * (1 - shrinkage)) / (1 - 0.45), 0);
+    await expect(page.getByRole('combobox', { name: 'Wool' })).toHaveValue('wool-kelp');
+  },
+);
 
-test('a flap pocket shows its fold line, and a trumpet its petals, by face', async ({ page }) => {
+test('a flap pocket shows its fold line, and a trumpet its petals, by face', LONG, async ({ page }) => {
   await begin(page, 'Flap pocket');
   await expect(page.getByRole('listitem').filter({ hasText: /fold/ }).first()).toBeVisible();
   await begin(page, 'Trumpet flower');
   await expect(page.getByText('petal, side 1 (2); petal, side 2 (3)')).toBeVisible();
 });
 
-test('paper and the way it lies are kept; Tabloid lying is 17 inches wide', async ({ page }) => {
+test('paper and the way it lies are kept; Tabloid lying is 17 inches wide', LONG, async ({ page }) => {
   await begin(page, 'Bag');
   await stage(page, 'Template').click();
   await page.getByRole('radio', { name: 'Tabloid' }).click();
@@ -138,7 +145,7 @@ test('paper and the way it lies are kept; Tabloid lying is 17 inches wide', asyn
   await expect(page.getByRole('radio', { name: 'landscape' })).toBeChecked();
 });
 
-test('a template of hundreds of sheets tells how far it is, and can be cancelled', async ({ page }) => {
+test('a template of hundreds of sheets tells how far it is, and can be cancelled', LONG, async ({ page }) => {
   test.slow();
   await begin(page, 'Flat rectangle');
   await type(page, 'Length', '500');

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { clearedWorkshop, expect, field, test, type } from './jorrit';
+import { LONG } from './tiers';
 
 const ledger = (page: Page) =>
   page.getByRole('list', { name: 'Ledger, the last first' }).getByRole('listitem');
@@ -56,7 +57,7 @@ test('made, sold by the dozen, given, spoilt, counted: on hand, promised and fre
   await expect(ledger(page).first()).toContainText('36 spoilt');
 });
 
-test('a finished piece is put into stock with one tap, and once', async ({ page }) => {
+test('a finished piece is put into stock with one tap, and once', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-brick-sleeve/plan');
   await page.getByRole('button', { name: 'Make again' }).click();
   await expect(field(page, 'Name of the piece')).toHaveValue('Brick bottle sleeve, again');
@@ -117,7 +118,7 @@ test('what a piece costs, planned and as it came, and the price that leaves the 
   await expect(page.getByText(/^Worth .*by your prices; 3 without a price or a count/)).toBeVisible();
 });
 
-test('in an empty workshop stock and hours say what they are for', async ({ page }) => {
+test('in an empty workshop stock and hours say what they are for', LONG, async ({ page }) => {
   await clearedWorkshop(page);
   await page.goto('/stock');
   await expect(page.getByText('Nothing is made for sale yet.')).toBeVisible();

@@ -3,6 +3,7 @@ import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { expect, stage, test } from './jorrit';
 import { type Path, pathsOf } from './poppler';
+import { LONG } from './tiers';
 
 const save = async (page: Page, button: string): Promise<string> => {
   const [download] = await Promise.all([
@@ -59,7 +60,7 @@ test('a piece on one sheet has its laid outline at true scale, as poppler measur
   expect(outline.length).toBeGreaterThan(0);
 });
 
-test('the SVG is in millimetres and as wide as the laid piece', async ({ page }) => {
+test('the SVG is in millimetres and as wide as the laid piece', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-ferry-pad/template');
   const svg = await readFile(await save(page, 'Save SVG'), 'utf8');
   const laid = 380 / 0.67;
@@ -69,7 +70,7 @@ test('the SVG is in millimetres and as wide as the laid piece', async ({ page })
   expect(svg).toContain('id="check-100-mm"');
 });
 
-test('the page itself, printed, says that it is not at true scale', async ({ page }) => {
+test('the page itself, printed, says that it is not at true scale', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-boot-liner/template');
   await expect(page.getByText('6 sheets')).toBeVisible();
   await expect(page.getByText(/not at true scale/)).toBeHidden();
@@ -85,7 +86,7 @@ const wordsReach = (pdf: string): number => {
   return Math.max(...[...boxes.matchAll(/xMax="([\d.]+)"/g)].map(([, x]) => Number(x))) / width;
 };
 
-test('Letter paper has Letter’s size, and its notes end before the margin', async ({ page }) => {
+test('Letter paper has Letter’s size, and its notes end before the margin', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-brick-sleeve/plan');
   // Narrow enough to stand upright, with three measuring lines to be written at the foot.
   await page.getByRole('textbox', { name: 'Body girth', exact: true }).fill('20');

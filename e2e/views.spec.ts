@@ -1,6 +1,7 @@
 import { axe, expectPanelFit } from './axe';
 import type { Page } from '@playwright/test';
 import { SAMPLE, expect, test } from './jorrit';
+import { isWhole, LONG } from './tiers';
 
 const VIEWS = [
   '/',
@@ -46,6 +47,9 @@ const SIZES = [
   { name: 'phone', width: 390, height: 844, scheme: 'dark' },
 ] as const;
 const TABLET = { width: 820, height: 1180 } as const;
+/** With all tests each view at both; each time at one of them, every second view at the other. */
+const sizesFor = (path: (typeof VIEWS)[number]) =>
+  isWhole ? SIZES : SIZES.slice(VIEWS.indexOf(path) % 2).slice(0, 1);
 /** Views that are looked at by one test: a page that is there already opens the next one sooner. */
 const AT_ONCE = 6;
 const GROUPS = Array.from({ length: Math.ceil(VIEWS.length / AT_ONCE) }, (_, i) =>
@@ -62,7 +66,7 @@ for (const group of GROUPS)
     test.slow();
     for (const path of group) {
       await page.goto(path);
-      for (const { name, scheme, ...size } of SIZES) {
+      for (const { name, scheme, ...size } of sizesFor(path)) {
         await page.setViewportSize(size);
         await page.emulateMedia({ colorScheme: scheme });
         await expect(page.getByRole('main').locator('h1, h2, [role=group], section').first()).toBeVisible();
@@ -90,20 +94,22 @@ const PANELS = {
   r: 'Recipe to follow',
 } as const;
 
-test('the panels of the bench have no accessibility violation, and are made for wet hands', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-kelp-cosy/bench');
-  await expect(page.getByText('480 rolls')).toBeVisible();
-  await page.getByRole('radio', { name: 'Roll', exact: true }).click();
-  for (const [key, name] of Object.entries(PANELS)) {
-    await page.keyboard.press(key);
-    const panel = page.getByRole('group', { name, exact: true });
-    await expect(panel).toBeVisible();
-    await expectPanelFit(page, panel);
-    await page.keyboard.press('Escape');
-  }
-});
+test(
+  'the panels of the bench have no accessibility violation, and are made for wet hands',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-kelp-cosy/bench');
+    await expect(page.getByText('480 rolls')).toBeVisible();
+    await page.getByRole('radio', { name: 'Roll', exact: true }).click();
+    for (const [key, name] of Object.entries(PANELS)) {
+      await page.keyboard.press(key);
+      const panel = page.getByRole('group', { name, exact: true });
+      await expect(panel).toBeVisible();
+      await expectPanelFit(page, panel);
+      await page.keyboard.press('Escape');
+    }
+  },
+);
 
 test('first start shows the sample workshop; once cleared it stays away', async ({ page }) => {
   await page.goto('/');
@@ -123,7 +129,7 @@ test('first start shows the sample workshop; once cleared it stays away', async 
   await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
 });
 
-test('clearing the sample is undone like anything else, long after it was done', async ({ page }) => {
+test('clearing the sample is undone like anything else, long after it was done', LONG, async ({ page }) => {
   await page.goto('/file');
   await page.getByRole('button', { name: 'Clear the sample' }).click();
   await page.getByRole('link', { name: 'Table', exact: true }).click();
@@ -160,7 +166,7 @@ test('data of a later version is left alone, and that is said for as long as the
   expect(version).toBe(99);
 });
 
-test('each stage has its own address, and back works', async ({ page }) => {
+test('each stage has its own address, and back works', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-kelp-cosy/plan');
   await page.getByRole('link', { name: 'Wool', exact: true }).click();
   await expect(page).toHaveURL(/wool$/);
@@ -172,14 +178,14 @@ test('each stage has its own address, and back works', async ({ page }) => {
   await expect(page.getByText('take from the shelf')).toBeVisible();
 });
 
-test('an address that leads nowhere says so', async ({ page }) => {
+test('an address that leads nowhere says so', LONG, async ({ page }) => {
   await page.goto('/pieces/gone/plan');
   await expect(page.getByRole('heading', { name: 'This piece is not in this browser.' })).toBeVisible();
   await page.goto('/nowhere');
   await expect(page.getByRole('heading', { name: 'There is no page at this address.' })).toBeVisible();
 });
 
-test('theme and units are remembered', async ({ page }) => {
+test('theme and units are remembered', LONG, async ({ page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: 'Dark' }).click();
   await page.getByRole('button', { name: /^Units/ }).click();

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { A_HAND_MS, begin, expect, logged, stage, test } from './jorrit';
+import { eachTime, LONG } from './tiers';
 
 // Scripted makers, one for each way: from the first tap to a finished piece, in their own acts and units, and never with a tape.
 // How long each works is common practice.
@@ -169,111 +170,122 @@ const SEEN_WIDE: ReadonlySet<string> = new Set([
 ]);
 const AS_IT_IS = WIDTHS.slice(-1);
 
+/** One of each kind of work: between the hands, on a form, on cloth. The bundle is walked from wish to record. */
+const EACH_TIME: ReadonlySet<string> = new Set(['between the palms', 'around a ball', 'wool on cloth']);
+
 for (const maker of MAKERS)
-  test(`a maker ${maker.way} comes to the end without a tape`, async ({ page }) => {
-    test.setTimeout(120_000);
+  test(
+    `a maker ${maker.way} comes to the end without a tape`,
+    eachTime(EACH_TIME.has(maker.way)),
+    async ({ page }) => {
+      test.setTimeout(120_000);
+      page.setDefaultTimeout(16_000);
+      await begin(page, maker.piece);
+      await stage(page, 'Bench').tap();
+      const laid = page.getByRole('button', { name: 'Everything is laid already' });
+      await expect(laid).toBeVisible();
+      await tap(page, 'Recipe');
+      if (maker.choose) await tap(page, new RegExp(`^${maker.choose}`));
+      await page.getByRole('radio', { name: 'by feel' }).tap();
+      await tap(page, 'Back');
+      // What is tapped without looking stands where it stood when the first wisp was laid, whatever is on.
+      const widths = SEEN_WIDE.has(maker.way) ? WIDTHS : AS_IT_IS;
+      const places = await placesAt(page, widths);
+      expect(places[0]).toContain('great');
+      await laid.tap();
+      const seen = new Set<string>();
+      let skinHolds = false;
+      let firmTests = 0;
+      for (let i = 0; i < 60; i += 1) {
+        // A later answer may still change what is asked for: a felter is not that quick.
+        await expect(page.getByRole('region', { name: 'Next' })).toHaveAttribute('aria-busy', 'false');
+        await expect(great(page).first()).toBeEnabled();
+        const words = (await great(page).first().textContent()) ?? '';
+        expect(words).not.toBe('Measure');
+        // By what it says, figures apart: each such act once.
+        const kind = words.replaceAll(/\d+/g, '');
+        if (!seen.has(kind)) expect(await placesAt(page, widths), words).toEqual(places);
+        seen.add(kind);
+        if (words === 'To the finish') break;
+        await logged(page, async () => {
+          await great(page).first().press('Enter');
+          if (words === 'Pinch test' || words === 'Test it') {
+            if (skinHolds) firmTests += 1;
+            else if (!seen.has(`while ${words}`))
+              expect(await placesAt(page, widths), `while testing: ${words}`).toEqual(places);
+            seen.add(`while ${words}`);
+            const grade = skinHolds
+              ? firmTests > 2
+                ? maker.firm.firm
+                : maker.firm.soft
+              : (maker.skin ?? SKIN[words]);
+            await tap(page, grade);
+            skinHolds = true;
+          }
+        });
+      }
+      const log = page.getByRole('region', { name: 'Log' });
+      for (const line of maker.logs) await expect(log.getByText(line).first()).toBeVisible();
+      await expect(log.getByText(maker.never)).toHaveCount(0);
+      await expect(log.getByText(TAPE)).toHaveCount(0);
+      await tap(page, 'To the finish');
+      // Finished where it was felted: each step begun and ended by the same button, in the same place.
+      const next = page.getByRole('button', { name: /^(Start|Clear|Done|Dry|Measure)/ }).first();
+      for (let i = 0; i < 20; i += 1) {
+        await expect(next).toBeEnabled();
+        const words = (await next.textContent()) ?? '';
+        if (i < 2) expect(await placesAt(page, widths), words).toEqual(places);
+        await next.press('Enter');
+        if (words.startsWith('Measure')) break;
+        await expect(next).not.toHaveText(words);
+      }
+      await tap(page, 'Mark as finished');
+      await expect(page.getByText(/^Finished on /)).toBeVisible();
+    },
+  );
+
+test(
+  'by the drawing one tap says how far it is, and the next act stands there again',
+  LONG,
+  async ({ page }) => {
     page.setDefaultTimeout(16_000);
-    await begin(page, maker.piece);
+    await begin(page, 'Bottle sleeve');
     await stage(page, 'Bench').tap();
-    const laid = page.getByRole('button', { name: 'Everything is laid already' });
-    await expect(laid).toBeVisible();
+    await tap(page, 'Everything is laid already');
     await tap(page, 'Recipe');
-    if (maker.choose) await tap(page, new RegExp(`^${maker.choose}`));
-    await page.getByRole('radio', { name: 'by feel' }).tap();
+    await page.getByRole('radio', { name: 'by the drawing' }).tap();
     await tap(page, 'Back');
-    // What is tapped without looking stands where it stood when the first wisp was laid, whatever is on.
-    const widths = SEEN_WIDE.has(maker.way) ? WIDTHS : AS_IT_IS;
-    const places = await placesAt(page, widths);
-    expect(places[0]).toContain('great');
-    await laid.tap();
-    const seen = new Set<string>();
-    let skinHolds = false;
-    let firmTests = 0;
-    for (let i = 0; i < 60; i += 1) {
-      // A later answer may still change what is asked for: a felter is not that quick.
-      await expect(page.getByRole('region', { name: 'Next' })).toHaveAttribute('aria-busy', 'false');
-      await expect(great(page).first()).toBeEnabled();
-      const words = (await great(page).first().textContent()) ?? '';
-      expect(words).not.toBe('Measure');
-      // By what it says, figures apart: each such act once.
-      const kind = words.replaceAll(/\d+/g, '');
-      if (!seen.has(kind)) expect(await placesAt(page, widths), words).toEqual(places);
-      seen.add(kind);
-      if (words === 'To the finish') break;
-      await logged(page, async () => {
-        await great(page).first().press('Enter');
-        if (words === 'Pinch test' || words === 'Test it') {
-          if (skinHolds) firmTests += 1;
-          else if (!seen.has(`while ${words}`))
-            expect(await placesAt(page, widths), `while testing: ${words}`).toEqual(places);
-          seen.add(`while ${words}`);
-          const grade = skinHolds
-            ? firmTests > 2
-              ? maker.firm.firm
-              : maker.firm.soft
-            : (maker.skin ?? SKIN[words]);
-          await tap(page, grade);
-          skinHolds = true;
-        }
-      });
+    const button = page.getByRole('button', { name: /^(Done|Pinch test$|Check the drawing$)/ }).first();
+    let looked = false;
+    for (let i = 0; i < 40 && !looked; i += 1) {
+      await expect(button).toBeEnabled();
+      const words = (await button.textContent()) ?? '';
+      await button.press('Enter');
+      if (words === 'Pinch test') await tap(page, /the skin lifts as one/);
+      if (words === 'Check the drawing') {
+        await page.getByRole('button', { name: 'about half way', exact: true }).tap();
+        looked = true;
+      }
+      await page.waitForTimeout(A_HAND_MS);
     }
     const log = page.getByRole('region', { name: 'Log' });
-    for (const line of maker.logs) await expect(log.getByText(line).first()).toBeVisible();
-    await expect(log.getByText(maker.never)).toHaveCount(0);
+    await expect(log.getByText('By the drawing: about half way')).toBeVisible();
     await expect(log.getByText(TAPE)).toHaveCount(0);
-    await tap(page, 'To the finish');
-    // Finished where it was felted: each step begun and ended by the same button, in the same place.
-    const next = page.getByRole('button', { name: /^(Start|Clear|Done|Dry|Measure)/ }).first();
-    for (let i = 0; i < 20; i += 1) {
-      await expect(next).toBeEnabled();
-      const words = (await next.textContent()) ?? '';
-      if (i < 2) expect(await placesAt(page, widths), words).toEqual(places);
-      await next.press('Enter');
-      if (words.startsWith('Measure')) break;
-      await expect(next).not.toHaveText(words);
-    }
-    await tap(page, 'Mark as finished');
-    await expect(page.getByText(/^Finished on /)).toBeVisible();
-  });
+    await expect(button).toHaveText(/^Done/);
+    // Where length and width differ, each has a tap of its own.
+    await page.keyboard.press('ArrowDown');
+    await page.getByRole('radio', { name: 'Drawing' }).tap();
+    await page.getByRole('button', { name: 'about half way, lengthwise' }).tap();
+    await page.getByRole('button', { name: 'a finger outside the dotted line, crosswise' }).tap();
+    await expect(
+      log.getByText('By the drawing: lengthwise about half way, crosswise a finger outside the dotted line'),
+    ).toBeVisible();
+    // Its lines are told as what the look says of them, not as a tape would.
+    await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('now about');
+  },
+);
 
-test('by the drawing one tap says how far it is, and the next act stands there again', async ({ page }) => {
-  page.setDefaultTimeout(16_000);
-  await begin(page, 'Bottle sleeve');
-  await stage(page, 'Bench').tap();
-  await tap(page, 'Everything is laid already');
-  await tap(page, 'Recipe');
-  await page.getByRole('radio', { name: 'by the drawing' }).tap();
-  await tap(page, 'Back');
-  const button = page.getByRole('button', { name: /^(Done|Pinch test$|Check the drawing$)/ }).first();
-  let looked = false;
-  for (let i = 0; i < 40 && !looked; i += 1) {
-    await expect(button).toBeEnabled();
-    const words = (await button.textContent()) ?? '';
-    await button.press('Enter');
-    if (words === 'Pinch test') await tap(page, /the skin lifts as one/);
-    if (words === 'Check the drawing') {
-      await page.getByRole('button', { name: 'about half way', exact: true }).tap();
-      looked = true;
-    }
-    await page.waitForTimeout(A_HAND_MS);
-  }
-  const log = page.getByRole('region', { name: 'Log' });
-  await expect(log.getByText('By the drawing: about half way')).toBeVisible();
-  await expect(log.getByText(TAPE)).toHaveCount(0);
-  await expect(button).toHaveText(/^Done/);
-  // Where length and width differ, each has a tap of its own.
-  await page.keyboard.press('ArrowDown');
-  await page.getByRole('radio', { name: 'Drawing' }).tap();
-  await page.getByRole('button', { name: 'about half way, lengthwise' }).tap();
-  await page.getByRole('button', { name: 'a finger outside the dotted line, crosswise' }).tap();
-  await expect(
-    log.getByText('By the drawing: lengthwise about half way, crosswise a finger outside the dotted line'),
-  ).toBeVisible();
-  // Its lines are told as what the look says of them, not as a tape would.
-  await expect(page.getByRole('list', { name: 'Measuring lines' })).toContainText('now about');
-});
-
-test('a measurement that is passed over is not asked for twice running', async ({ page }) => {
+test('a measurement that is passed over is not asked for twice running', LONG, async ({ page }) => {
   page.setDefaultTimeout(16_000);
   await page.goto('/pieces/sample-kelp-cosy/bench');
   const button = page.getByRole('button', { name: /^(Done|Measure$)/ }).first();

@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { begin, expect, field, stage, test, type, pieceAct } from './jorrit';
+import { LONG } from './tiers';
 
 const WANTED = 'pile-wanted';
 const piles = (page: Page) =>
@@ -33,20 +34,24 @@ test('piles are weighed one by one, what is over is shared out, and the shelf go
   await expect(field(page, 'On the shelf')).toHaveValue('640.0');
 });
 
-test('a pile can be weighed again; a piece taken off the table brings its wool back', async ({ page }) => {
-  await page.goto('/pieces/sample-fern-mat/wool');
-  await weighed(page, '13');
-  await expect(piles(page).nth(0)).toContainText('✓');
-  await piles(page).nth(0).getByRole('button').click();
-  await weighed(page, '10');
-  await expect(piles(page).nth(0)).toContainText('✓ 10 g');
-  await page.goto('/shelf/wool-kelp');
-  await expect(field(page, 'On the shelf')).toHaveValue('630.0');
-  await page.goto('/pieces/sample-fern-mat/plan');
-  await pieceAct(page, 'Delete');
-  await page.goto('/shelf/wool-kelp');
-  await expect(field(page, 'On the shelf')).toHaveValue('640.0');
-});
+test(
+  'a pile can be weighed again; a piece taken off the table brings its wool back',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-fern-mat/wool');
+    await weighed(page, '13');
+    await expect(piles(page).nth(0)).toContainText('✓');
+    await piles(page).nth(0).getByRole('button').click();
+    await weighed(page, '10');
+    await expect(piles(page).nth(0)).toContainText('✓ 10 g');
+    await page.goto('/shelf/wool-kelp');
+    await expect(field(page, 'On the shelf')).toHaveValue('630.0');
+    await page.goto('/pieces/sample-fern-mat/plan');
+    await pieceAct(page, 'Delete');
+    await page.goto('/shelf/wool-kelp');
+    await expect(field(page, 'On the shelf')).toHaveValue('640.0');
+  },
+);
 
 test('the simulated scale settles, is tared, and its pile is taken when it stands still', async ({
   page,
@@ -66,7 +71,7 @@ test('the simulated scale settles, is tared, and its pile is taken when it stand
   await expect(piles(page).nth(0)).not.toContainText('!');
 });
 
-test('a layer of two wools is two piles, drawn and needed by colour', async ({ page }) => {
+test('a layer of two wools is two piles, drawn and needed by colour', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-fern-mat/wool');
   await page.getByRole('button', { name: 'Another wool in this layer' }).click();
   await page.getByLabel('Wool 2 of layer 1').selectOption({ label: 'Brick, combed tops' });
@@ -81,7 +86,7 @@ test('a layer of two wools is two piles, drawn and needed by colour', async ({ p
   await expect(piles(page)).toHaveCount(5);
 });
 
-test('what the shelf lacks is known before the first wisp, with what would do', async ({ page }) => {
+test('what the shelf lacks is known before the first wisp, with what would do', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-gale-mittens/wool');
   const alarm = page.getByRole('alert');
   await expect(alarm).toContainText('The shelf holds 85.0 g of Harbour blue, carded batt: 2.0 g short.');
@@ -95,7 +100,7 @@ test('what the shelf lacks is known before the first wisp, with what would do', 
   await expect(alarm).toBeVisible();
 });
 
-test('a pair whose piles differ is told of', async ({ page }) => {
+test('a pair whose piles differ is told of', LONG, async ({ page }) => {
   await begin(page, 'Sleeve');
   await type(page, 'How many alike', '2');
   await stage(page, 'Wool').click();
@@ -148,7 +153,7 @@ test('the steps of laying follow the school, and are ticked off one at a time at
   await expect(page.getByRole('button', { name: 'Back to laying' })).toHaveCount(0);
 });
 
-test('a layer at the bench says what it is made of, as it was weighed', async ({ page }) => {
+test('a layer at the bench says what it is made of, as it was weighed', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-fern-mat/wool');
   await weighed(page, '11');
   await stage(page, 'Bench').click();
@@ -157,7 +162,7 @@ test('a layer at the bench says what it is made of, as it was weighed', async ({
   await expect(laying).toContainText('fibres lengthwise');
 });
 
-test('silk laid on top is a pile of its own, comes off its shelf, and is a step', async ({ page }) => {
+test('silk laid on top is a pile of its own, comes off its shelf, and is a step', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-fern-mat/wool');
   await page.getByRole('button', { name: 'Add a motif, silk or stem' }).click();
   await type(page, 'Decoration 1', 'tide lines');
@@ -172,22 +177,24 @@ test('silk laid on top is a pile of its own, comes off its shelf, and is a step'
   await expect(page.getByRole('region', { name: 'Used for' })).toContainText('Fern leaf mat 3.0 g');
 });
 
-test('labels of the piles go out as a PDF, one for each, with grams, face, wool and piece', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-kelp-cosy/wool');
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Labels to print' }).click(),
-  ]);
-  const words = execFileSync('pdftotext', ['-layout', await download.path(), '-'], { encoding: 'utf8' });
-  expect(words.match(/side [12], layer [1-4]/g)).toHaveLength(8);
-  expect(words.match(/Kelp, carded batt/g)).toHaveLength(8);
-  expect(words.match(/\d+ g/g)).toHaveLength(8);
-  expect(execFileSync('pdfinfo', [await download.path()], { encoding: 'utf8' })).toMatch(/Pages:\s+1\b/);
-});
+test(
+  'labels of the piles go out as a PDF, one for each, with grams, face, wool and piece',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-kelp-cosy/wool');
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Labels to print' }).click(),
+    ]);
+    const words = execFileSync('pdftotext', ['-layout', await download.path(), '-'], { encoding: 'utf8' });
+    expect(words.match(/side [12], layer [1-4]/g)).toHaveLength(8);
+    expect(words.match(/Kelp, carded batt/g)).toHaveLength(8);
+    expect(words.match(/\d+ g/g)).toHaveLength(8);
+    expect(execFileSync('pdfinfo', [await download.path()], { encoding: 'utf8' })).toMatch(/Pages:\s+1\b/);
+  },
+);
 
-test('without a scale a pile is a length of rope, once a metre of it was weighed', async ({ page }) => {
+test('without a scale a pile is a length of rope, once a metre of it was weighed', LONG, async ({ page }) => {
   await page.goto('/shelf/wool-kelp');
   await type(page, 'Weight of 1 m of top', '20');
   await page.goto('/pieces/sample-fern-mat/wool');
@@ -195,29 +202,33 @@ test('without a scale a pile is a length of rope, once a metre of it was weighed
   await expect(page.getByText('Without a scale: 50.0 cm of the top.')).toBeVisible();
 });
 
-test('silk is veiled, a motif that lies face down is mirrored, a stem is made first', async ({ page }) => {
-  await page.goto('/pieces/sample-gale-mittens/wool');
-  const add = page.getByRole('button', { name: 'Add a motif, silk or stem' });
-  await add.click();
-  await field(page, 'Decoration 1').fill('the white gull');
-  await page.getByLabel('When decoration 1 is laid').selectOption('first');
-  await add.click();
-  await field(page, 'Decoration 2').fill('moth-wing silk');
-  await page.getByLabel('Kind of decoration 2').selectOption('silk');
-  await page.getByLabel('Side of decoration 2').selectOption('2');
-  await add.click();
-  await field(page, 'Decoration 3').fill('the cord');
-  await page.getByLabel('Kind of decoration 3').selectOption('stem');
-  await page.getByText('18 steps of laying, in order').click();
-  const steps = page.locator('details ol li');
-  await expect(steps.nth(0)).toHaveText('Make the cord first; felt all but a dry fan at its root');
-  await expect(steps.nth(1)).toHaveText('Lay the white gull, side 1, mirrored, because it lies face down');
-  await expect(steps.filter({ hasText: 'moth-wing silk' })).toHaveText(
-    'Lay moth-wing silk, side 2, and a thin net of wool over it',
-  );
-  await page.reload();
-  await expect(field(page, 'Decoration 3')).toHaveValue('the cord');
-});
+test(
+  'silk is veiled, a motif that lies face down is mirrored, a stem is made first',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-gale-mittens/wool');
+    const add = page.getByRole('button', { name: 'Add a motif, silk or stem' });
+    await add.click();
+    await field(page, 'Decoration 1').fill('the white gull');
+    await page.getByLabel('When decoration 1 is laid').selectOption('first');
+    await add.click();
+    await field(page, 'Decoration 2').fill('moth-wing silk');
+    await page.getByLabel('Kind of decoration 2').selectOption('silk');
+    await page.getByLabel('Side of decoration 2').selectOption('2');
+    await add.click();
+    await field(page, 'Decoration 3').fill('the cord');
+    await page.getByLabel('Kind of decoration 3').selectOption('stem');
+    await page.getByText('18 steps of laying, in order').click();
+    const steps = page.locator('details ol li');
+    await expect(steps.nth(0)).toHaveText('Make the cord first; felt all but a dry fan at its root');
+    await expect(steps.nth(1)).toHaveText('Lay the white gull, side 1, mirrored, because it lies face down');
+    await expect(steps.filter({ hasText: 'moth-wing silk' })).toHaveText(
+      'Lay moth-wing silk, side 2, and a thin net of wool over it',
+    );
+    await page.reload();
+    await expect(field(page, 'Decoration 3')).toHaveValue('the cord');
+  },
+);
 
 test('a scale on the serial port is read, told of when it says garbage, and when it is unplugged nothing is lost', async ({
   page,

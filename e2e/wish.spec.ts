@@ -1,4 +1,5 @@
 import { A_HAND_MS, clearedWorkshop, done, expect, field, stage, tabTo, test, type } from './jorrit';
+import { LONG } from './tiers';
 
 test.describe('one piece from wish to record', () => {
   test('by mouse, from an empty table', async ({ page }) => {
@@ -68,7 +69,7 @@ test.describe('one piece from wish to record', () => {
     await expect(field(page, 'Name of the piece')).toHaveValue('Pad for the window seat, again');
   });
 
-  test('by keyboard alone, from an empty table', async ({ page }) => {
+  test('by keyboard alone, from an empty table', LONG, async ({ page }) => {
     await clearedWorkshop(page);
     const press = (key: string): Promise<void> => page.keyboard.press(key);
     const go = async (name: string, role: 'link' | 'button' = 'link'): Promise<void> => {

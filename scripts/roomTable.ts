@@ -48,7 +48,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   },
   session: {
     below: ['core', 'records', 'words', 'drawing', 'files', 'store', 'workers'],
-    packages: ['@tanstack/react-query', 'dequal', 'react', 'react-router', 'workbox-window', 'zod'],
+    packages: ['@tanstack/react-query', 'dequal', 'react', 'react-router', 'zod'],
     why: 'The session has no controls.',
   },
   features: {

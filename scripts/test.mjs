@@ -1,10 +1,14 @@
-// npm test: installs what is missing, then rules, unit tests and the real interface in Chromium.
+// npm test: installs what is missing, then rules, unit tests and the real interface in Chromium. It leaves out what takes long and what
+// another test walks as well; npm run test:all leaves out nothing.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { browserPath } from './browser.mjs';
 import { build, install, quietly, root, run, tool } from './tools.mjs';
+
+const options = process.argv.slice(2).filter(a => a !== '--all');
+if (options.length < process.argv.length - 2) process.env.TESTS = 'all';
 
 const has = command => run('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }) === 0;
 
@@ -72,11 +76,12 @@ skipped += (unit?.numPendingTests ?? 0) + (unit?.numTodoTests ?? 0);
 
 if ((await browser) !== 0) process.exit(1);
 console.log('— the interface in Chromium');
-const e2eCode = tool('playwright', ['test', ...process.argv.slice(2)]);
+const e2eCode = tool('playwright', ['test', ...options]);
 const e2e = read('e2e.json')?.stats;
 passed += (e2e?.expected ?? 0) + (e2e?.flaky ?? 0);
 failed += Math.max(e2e?.unexpected ?? 0, e2eCode === 0 ? 0 : 1);
 skipped += e2e?.skipped ?? 0;
 
+if (process.env.TESTS !== 'all') console.log('\nThe long ones run with npm run test:all.');
 console.log(`\n${passed} passed, ${failed} failed, ${skipped} skipped`);
 process.exit(failed === 0 ? 0 : 1);

@@ -6,6 +6,7 @@ import { seeded } from '../../src/core/numeric/random';
 import { expect, test } from '../jorrit';
 import { newProfile, pause, startBrowser } from './profile';
 import { measured, rounds } from './rounds';
+import { LONG } from '../tiers';
 
 const BENCH = '/pieces/sample-kelp-cosy/bench';
 const waits = (page: Page) => page.getByRole('alert').filter({ hasText: 'Not kept yet' });
@@ -18,38 +19,39 @@ const tap = async (page: Page): Promise<void> => {
   await pause(300);
 };
 
-test('no room left: a tap is said to be not kept yet, waits, and is kept when there is room', async ({
-  page,
-  baseURL,
-}) => {
-  await page.goto(BENCH);
-  await expect(page.locator('figcaption')).toContainText(/^480 rolls/);
-  const cdp = await page.context().newCDPSession(page);
-  const quota = (size?: number) =>
-    cdp.send('Storage.overrideQuotaForOrigin', {
-      origin: baseURL ?? '',
-      ...(size === undefined ? {} : { quotaSize: size }),
-    });
-  await quota(1);
-  // The browser goes by what it had reckoned for some seconds more.
-  await expect(async () => {
+test(
+  'no room left: a tap is said to be not kept yet, waits, and is kept when there is room',
+  LONG,
+  async ({ page, baseURL }) => {
+    await page.goto(BENCH);
+    await expect(page.locator('figcaption')).toContainText(/^480 rolls/);
+    const cdp = await page.context().newCDPSession(page);
+    const quota = (size?: number) =>
+      cdp.send('Storage.overrideQuotaForOrigin', {
+        origin: baseURL ?? '',
+        ...(size === undefined ? {} : { quotaSize: size }),
+      });
+    await quota(1);
+    // The browser goes by what it had reckoned for some seconds more.
+    await expect(async () => {
+      await tap(page);
+      await expect(waits(page)).toBeVisible({ timeout: 500 });
+    }).toPass({ intervals: [4000] });
+    const kept = parseInt((await page.locator('figcaption').textContent()) ?? '', 10);
     await tap(page);
-    await expect(waits(page)).toBeVisible({ timeout: 500 });
-  }).toPass({ intervals: [4000] });
-  const kept = parseInt((await page.locator('figcaption').textContent()) ?? '', 10);
-  await tap(page);
-  await expect(waits(page)).toContainText('Not kept yet: 2 acts. There is no room left to save this.');
-  await expect(page.locator('figcaption')).toContainText(`${kept} rolls`);
-  // One that waits is taken back as any other.
-  await page.keyboard.press('PageUp');
-  await expect(waits(page)).toContainText('Not kept yet: 1 act.');
-  await quota();
-  await waits(page).getByRole('button', { name: 'Try again' }).click();
-  await expect(waits(page)).toHaveCount(0);
-  await expect(page.locator('figcaption')).toContainText(`${kept + 30} rolls`);
-  await page.reload();
-  await expect(page.locator('figcaption')).toContainText(`${kept + 30} rolls`);
-});
+    await expect(waits(page)).toContainText('Not kept yet: 2 acts. There is no room left to save this.');
+    await expect(page.locator('figcaption')).toContainText(`${kept} rolls`);
+    // One that waits is taken back as any other.
+    await page.keyboard.press('PageUp');
+    await expect(waits(page)).toContainText('Not kept yet: 1 act.');
+    await quota();
+    await waits(page).getByRole('button', { name: 'Try again' }).click();
+    await expect(waits(page)).toHaveCount(0);
+    await expect(page.locator('figcaption')).toContainText(`${kept + 30} rolls`);
+    await page.reload();
+    await expect(page.locator('figcaption')).toContainText(`${kept + 30} rolls`);
+  },
+);
 
 /** A small disk of its own for a profile, where this machine lets one be made; else null. */
 const smallDisk = (): { readonly path: string; readonly gone: () => void } | null => {

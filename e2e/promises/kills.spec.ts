@@ -4,6 +4,7 @@ import { seeded } from '../../src/core/numeric/random';
 import { SAMPLE, expect, field, test } from '../jorrit';
 import { startBrowser, newProfile, pause } from './profile';
 import { measured, rounds } from './rounds';
+import { LONG } from '../tiers';
 
 const BENCH = '/pieces/sample-kelp-cosy/bench';
 const PLAN = '/pieces/sample-ferry-pad/plan';
@@ -49,46 +50,50 @@ test('kills at the bench: nothing acknowledged is lost or doubled', async ({ bas
   measured(info, `${kills} kills, ${(acknowledged - 480) / 30} sets, none lost, none doubled`);
 });
 
-test('kills while minutes are logged of many alike: none lost, none doubled', async ({ baseURL }, info) => {
-  const kills = rounds(2, 50);
-  test.setTimeout(30_000 + kills * 15_000);
-  const profile = newProfile();
-  const random = seeded(41);
-  let acknowledged: number | null = null;
-  let begun = 0;
-  for (let round = 0; round <= kills; round += 1) {
-    const { page, kill } = await startBrowser(profile);
-    await page.goto(`${baseURL}/pieces/sample-drum-balls/bench`);
-    const laid = page.getByRole('button', { name: 'Everything is laid already' });
-    const minutes = page.locator('figcaption');
-    await expect(minutes.or(laid).first()).toBeVisible();
-    if (await laid.isVisible()) await laid.click();
-    await expect(minutes).toContainText(/\d+ min/);
-    const found = parseInt((await minutes.textContent()) ?? '', 10);
-    // What was shown as done is there; at most the one act that was under way may have been kept as well.
-    if (acknowledged !== null) expect([acknowledged, acknowledged + 2]).toContain(found);
-    else begun = found;
-    let shown: number = found;
-    acknowledged = found;
-    if (round === kills) {
+test(
+  'kills while minutes are logged of many alike: none lost, none doubled',
+  LONG,
+  async ({ baseURL }, info) => {
+    const kills = rounds(2, 50);
+    test.setTimeout(30_000 + kills * 15_000);
+    const profile = newProfile();
+    const random = seeded(41);
+    let acknowledged: number | null = null;
+    let begun = 0;
+    for (let round = 0; round <= kills; round += 1) {
+      const { page, kill } = await startBrowser(profile);
+      await page.goto(`${baseURL}/pieces/sample-drum-balls/bench`);
+      const laid = page.getByRole('button', { name: 'Everything is laid already' });
+      const minutes = page.locator('figcaption');
+      await expect(minutes.or(laid).first()).toBeVisible();
+      if (await laid.isVisible()) await laid.click();
+      await expect(minutes).toContainText(/\d+ min/);
+      const found = parseInt((await minutes.textContent()) ?? '', 10);
+      // What was shown as done is there; at most the one act that was under way may have been kept as well.
+      if (acknowledged !== null) expect([acknowledged, acknowledged + 2]).toContain(found);
+      else begun = found;
+      let shown: number = found;
+      acknowledged = found;
+      if (round === kills) {
+        await kill();
+        break;
+      }
+      const work = untilKilled(async () => {
+        await page.getByRole('radio', { name: 'Palms', exact: true }).click();
+        await page.getByRole('radio', { name: '2 min', exact: true }).click();
+        await page.getByRole('button', { name: /^Done Roll in the palms, 2 min/ }).click();
+        await expect(minutes).toContainText(`${shown + 2} min`);
+        shown += 2;
+      });
+      await pause(1500 + 2500 * random());
       await kill();
-      break;
+      await work;
+      acknowledged = shown;
     }
-    const work = untilKilled(async () => {
-      await page.getByRole('radio', { name: 'Palms', exact: true }).click();
-      await page.getByRole('radio', { name: '2 min', exact: true }).click();
-      await page.getByRole('button', { name: /^Done Roll in the palms, 2 min/ }).click();
-      await expect(minutes).toContainText(`${shown + 2} min`);
-      shown += 2;
-    });
-    await pause(1500 + 2500 * random());
-    await kill();
-    await work;
-    acknowledged = shown;
-  }
-  expect(acknowledged).toBeGreaterThan(begun);
-  measured(info, `${kills} kills, ${((acknowledged ?? 0) - begun) / 2} acts, none lost, none doubled`);
-});
+    expect(acknowledged).toBeGreaterThan(begun);
+    measured(info, `${kills} kills, ${((acknowledged ?? 0) - begun) / 2} acts, none lost, none doubled`);
+  },
+);
 
 /** What the browser's database holds of the thickness now, mm: a read waits for what is being written. */
 const durable = (page: Page): Promise<number> =>
@@ -107,55 +112,59 @@ const durable = (page: Page): Promise<number> =>
       }),
   );
 
-test('kills while a plan is edited: no figure is older than what was kept', async ({ baseURL }, info) => {
-  const kills = rounds(2, 100);
-  test.setTimeout(60_000 + kills * 20_000);
-  const profile = newProfile();
-  const random = seeded(7);
-  let [kept, edits] = [0, 0];
-  for (let round = 0; round <= kills; round += 1) {
-    const { page, kill } = await startBrowser(profile);
-    await page.goto(`${baseURL}${PLAN}`);
-    await expect(field(page, FIGURE)).not.toHaveValue('');
-    const found = Number(await field(page, FIGURE).inputValue());
-    // The field shows a tenth of a millimetre.
-    expect(found, `round ${round}`).toBeGreaterThanOrEqual(kept - 0.05);
-    if (round === kills) {
-      await kill();
-      break;
-    }
-    // Low again, and then only upwards: an older figure is a smaller one.
-    await field(page, FIGURE).fill('3');
-    await page.keyboard.press('Enter');
-    await expect.poll(() => durable(page)).toBe(3);
-    kept = 3;
-    let top = 3;
-    const work = untilKilled(async () => {
-      // As thick as a felt is made: no more is typed, and the kill is waited for.
-      if (top >= 35) {
-        await page.title();
-        await pause(100);
-        return;
+test(
+  'kills while a plan is edited: no figure is older than what was kept',
+  LONG,
+  async ({ baseURL }, info) => {
+    const kills = rounds(2, 100);
+    test.setTimeout(60_000 + kills * 20_000);
+    const profile = newProfile();
+    const random = seeded(7);
+    let [kept, edits] = [0, 0];
+    for (let round = 0; round <= kills; round += 1) {
+      const { page, kill } = await startBrowser(profile);
+      await page.goto(`${baseURL}${PLAN}`);
+      await expect(field(page, FIGURE)).not.toHaveValue('');
+      const found = Number(await field(page, FIGURE).inputValue());
+      // The field shows a tenth of a millimetre.
+      expect(found, `round ${round}`).toBeGreaterThanOrEqual(kept - 0.05);
+      if (round === kills) {
+        await kill();
+        break;
       }
-      for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowUp');
-      top += 8;
-      await field(page, FIGURE).fill(String(top + random()));
+      // Low again, and then only upwards: an older figure is a smaller one.
+      await field(page, FIGURE).fill('3');
       await page.keyboard.press('Enter');
-      edits += 13;
-      await pause(2500 * random());
-    });
-    const watch = untilKilled(async () => {
-      kept = Math.max(kept, await durable(page));
-      await pause(50);
-    });
-    await pause(400 + 5000 * random());
-    await kill();
-    await Promise.all([work, watch]);
-  }
-  measured(info, `${kills} kills, ${edits} edits, none came back older`);
-});
+      await expect.poll(() => durable(page)).toBe(3);
+      kept = 3;
+      let top = 3;
+      const work = untilKilled(async () => {
+        // As thick as a felt is made: no more is typed, and the kill is waited for.
+        if (top >= 35) {
+          await page.title();
+          await pause(100);
+          return;
+        }
+        for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowUp');
+        top += 8;
+        await field(page, FIGURE).fill(String(top + random()));
+        await page.keyboard.press('Enter');
+        edits += 13;
+        await pause(2500 * random());
+      });
+      const watch = untilKilled(async () => {
+        kept = Math.max(kept, await durable(page));
+        await pause(50);
+      });
+      await pause(400 + 5000 * random());
+      await kill();
+      await Promise.all([work, watch]);
+    }
+    measured(info, `${kills} kills, ${edits} edits, none came back older`);
+  },
+);
 
-test('kills while a file is read in: all of it is there, or none', async ({ baseURL }, info) => {
+test('kills while a file is read in: all of it is there, or none', LONG, async ({ baseURL }, info) => {
   const kills = rounds(2, 100);
   test.setTimeout(60_000 + kills * 20_000);
   const file = new URL('../../fixtures/build-1/workshop.json', import.meta.url).pathname;

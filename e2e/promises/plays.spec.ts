@@ -5,6 +5,7 @@ import { rehearse } from '../../src/core/rehearsal/rehearse';
 import { rehearsedOf } from '../../src/core/rehearsal/rehearsedOf';
 import { SIZE_TOLERANCE } from '../../src/core/tolerances';
 import { begin, clearedWorkshop, expect, stage, test } from '../jorrit';
+import { LONG } from '../tiers';
 import { hands, play } from './playing';
 import { measured, rounds } from './rounds';
 
@@ -47,38 +48,42 @@ const ableSeeds = (title: string, judge: keyof typeof WITHIN, count: number): re
 };
 
 for (const judge of ['tape', 'drawing'] as const)
-  test(`rehearsals are played by the advice through the bench, by the ${judge}`, async ({ page }, info) => {
-    test.setTimeout(900_000);
-    page.setDefaultTimeout(15_000);
-    await clearedWorkshop(page);
-    await page.goto('/new');
-    const ends: Array<{ readonly piece: string; readonly seed: number; readonly off: number }> = [];
-    for (const [piece, felts] of Object.entries(PIECES).filter(([, many]) => many > 0)) {
-      await begin(page, piece);
-      const [, id = ''] = /pieces\/([^/]+)/.exec(page.url()) ?? [];
-      if (judge === 'drawing') {
-        await stage(page, 'Bench').click();
-        await page.getByRole('button', { name: 'Recipe' }).first().click();
-        await page.getByRole('radio', { name: 'by the drawing' }).click();
-        await page.getByRole('button', { name: 'Back' }).first().click();
+  test(
+    `rehearsals are played by the advice through the bench, by the ${judge}`,
+    LONG,
+    async ({ page }, info) => {
+      test.setTimeout(900_000);
+      page.setDefaultTimeout(15_000);
+      await clearedWorkshop(page);
+      await page.goto('/new');
+      const ends: Array<{ readonly piece: string; readonly seed: number; readonly off: number }> = [];
+      for (const [piece, felts] of Object.entries(PIECES).filter(([, many]) => many > 0)) {
+        await begin(page, piece);
+        const [, id = ''] = /pieces\/([^/]+)/.exec(page.url()) ?? [];
+        if (judge === 'drawing') {
+          await stage(page, 'Bench').click();
+          await page.getByRole('button', { name: 'Recipe' }).first().click();
+          await page.getByRole('radio', { name: 'by the drawing' }).click();
+          await page.getByRole('button', { name: 'Back' }).first().click();
+        }
+        for (const seed of ableSeeds(piece, judge, felts)) {
+          await page.goto(`/rehearse/${id}?seed=${seed}`);
+          await expect(hands(page)).toBeVisible();
+          const off = await play(page);
+          ends.push({ piece, seed, off: Math.max(...off.map(Math.abs)) });
+          if (ends.length === 1)
+            await expect(page.getByText(/On the same felt, in \d+ steps, it would have ended/)).toBeVisible({
+              timeout: 60_000,
+            });
+          await page.goto('/new');
+        }
       }
-      for (const seed of ableSeeds(piece, judge, felts)) {
-        await page.goto(`/rehearse/${id}?seed=${seed}`);
-        await expect(hands(page)).toBeVisible();
-        const off = await play(page);
-        ends.push({ piece, seed, off: Math.max(...off.map(Math.abs)) });
-        if (ends.length === 1)
-          await expect(page.getByText(/On the same felt, in \d+ steps, it would have ended/)).toBeVisible({
-            timeout: 60_000,
-          });
-        await page.goto('/new');
-      }
-    }
-    expect(ends).toHaveLength(REHEARSALS);
-    const within = ends.filter(e => e.off <= WITHIN[judge]).length;
-    measured(
-      info,
-      `${within} of ${REHEARSALS} within ${WITHIN[judge]} %, the furthest ${Math.max(...ends.map(e => e.off))} %`,
-    );
-    expect(within / REHEARSALS, JSON.stringify(ends)).toBeGreaterThanOrEqual(0.85);
-  });
+      expect(ends).toHaveLength(REHEARSALS);
+      const within = ends.filter(e => e.off <= WITHIN[judge]).length;
+      measured(
+        info,
+        `${within} of ${REHEARSALS} within ${WITHIN[judge]} %, the furthest ${Math.max(...ends.map(e => e.off))} %`,
+      );
+      expect(within / REHEARSALS, JSON.stringify(ends)).toBeGreaterThanOrEqual(0.85);
+    },
+  );

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, field, test, pieceAct } from '../jorrit';
+import { LONG } from '../tiers';
 
 const FILE = new URL('../../fixtures/build-1/workshop.json', import.meta.url).pathname;
 
@@ -31,43 +32,45 @@ test('what was deleted comes back from the bin, after the tab was closed', async
   await expect(later.getByRole('link', { name: /Lamp band/ })).toBeVisible();
 });
 
-test('reading asks for each record that is otherwise here, and all of it is undone at once', async ({
-  page,
-}, info) => {
-  const path = info.outputPath('before.json');
-  await saveTo(page, path);
-  await page.goto('/pieces/sample-ferry-pad/plan');
-  await field(page, 'Name of the piece').fill('Pad, renamed');
-  await page.keyboard.press('Tab');
-  await page.goto('/pieces/sample-lamp-band/plan');
-  await pieceAct(page, 'Delete');
-  await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
-  await place(page, 'File').click();
-  await read(page, path);
-  const asked = page.getByRole('region', { name: 'What to take' });
-  const row = (name: RegExp) => asked.getByRole('listitem').filter({ hasText: name });
-  await expect(asked.getByRole('listitem')).toHaveCount(2);
-  await expect(row(/Lamp band/)).toContainText('deleted here: taking it brings it back');
-  await expect(row(/Pad|ferry/)).toContainText(
-    'changed here since: taking it goes back to the file’s version',
-  );
-  // Nothing that was changed here is written over unless it is asked for.
-  await expect(row(/Pad|ferry/).getByRole('checkbox')).not.toBeChecked();
-  await row(/Lamp band/)
-    .getByRole('checkbox')
-    .check();
-  await asked.getByRole('button', { name: 'Take 1' }).click();
-  await expect(page.getByText(/^Opened:/)).toBeVisible();
-  await place(page, 'Table').click();
-  await expect(page.getByRole('link', { name: /Lamp band/ })).toBeVisible();
-  await expect(page.getByRole('link', { name: /Pad, renamed/ })).toBeVisible();
-  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
-  await page.getByRole('banner').getByRole('button', { name: 'Redo' }).click();
-  await expect(page.getByRole('link', { name: /Lamp band/ })).toBeVisible();
-});
+test(
+  'reading asks for each record that is otherwise here, and all of it is undone at once',
+  LONG,
+  async ({ page }, info) => {
+    const path = info.outputPath('before.json');
+    await saveTo(page, path);
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await field(page, 'Name of the piece').fill('Pad, renamed');
+    await page.keyboard.press('Tab');
+    await page.goto('/pieces/sample-lamp-band/plan');
+    await pieceAct(page, 'Delete');
+    await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
+    await place(page, 'File').click();
+    await read(page, path);
+    const asked = page.getByRole('region', { name: 'What to take' });
+    const row = (name: RegExp) => asked.getByRole('listitem').filter({ hasText: name });
+    await expect(asked.getByRole('listitem')).toHaveCount(2);
+    await expect(row(/Lamp band/)).toContainText('deleted here: taking it brings it back');
+    await expect(row(/Pad|ferry/)).toContainText(
+      'changed here since: taking it goes back to the file’s version',
+    );
+    // Nothing that was changed here is written over unless it is asked for.
+    await expect(row(/Pad|ferry/).getByRole('checkbox')).not.toBeChecked();
+    await row(/Lamp band/)
+      .getByRole('checkbox')
+      .check();
+    await asked.getByRole('button', { name: 'Take 1' }).click();
+    await expect(page.getByText(/^Opened:/)).toBeVisible();
+    await place(page, 'Table').click();
+    await expect(page.getByRole('link', { name: /Lamp band/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /Pad, renamed/ })).toBeVisible();
+    await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('link', { name: /Lamp band/ })).toBeHidden();
+    await page.getByRole('banner').getByRole('button', { name: 'Redo' }).click();
+    await expect(page.getByRole('link', { name: /Lamp band/ })).toBeVisible();
+  },
+);
 
-test('going back to what the file holds is one tick, and one undo', async ({ page }, info) => {
+test('going back to what the file holds is one tick, and one undo', LONG, async ({ page }, info) => {
   const path = info.outputPath('before.json');
   await saveTo(page, path);
   await page.goto('/pieces/sample-ferry-pad/plan');

@@ -5,6 +5,7 @@ import { onePiece, workshopText } from '../../src/files/writeWorkshop';
 import { sampleWorkshop } from '../../src/sample/sampleWorkshop';
 import { clearedWorkshop, expect, test } from '../jorrit';
 import { measured, rounds } from './rounds';
+import { LONG } from '../tiers';
 
 const NOW = '2026-11-20T09:30:00.000Z';
 const PIECE = 'sample-kelp-cosy';
@@ -60,7 +61,7 @@ const workedMs = async (cdp: CDPSession): Promise<number> => {
   return 1000 * (metrics.find(m => m.name === 'TaskDuration')?.value ?? Number.NaN);
 };
 
-test('a tap costs with three thousand entries what it costs with thirty', async ({ page }, info) => {
+test('a tap costs with three thousand entries what it costs with thirty', LONG, async ({ page }, info) => {
   test.setTimeout(180_000);
   const taps = rounds(4, 25);
   const cdp = await page.context().newCDPSession(page);

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, field, SAMPLE, test } from '../jorrit';
+import { LONG } from '../tiers';
 
 const clearDatabase = async (page: Page, origin: string): Promise<void> => {
   const cdp = await page.context().newCDPSession(page);
@@ -36,26 +37,27 @@ test('a workshop that the browser lost is told, and never replaced by the sample
   await expect(alerts(page)).toHaveCount(0);
 });
 
-test('a change that only the next start carried out counts as one of the felter’s own', async ({
-  page,
-  baseURL,
-}) => {
-  await page.goto('/');
-  await expect(page.getByRole('link', { name: /Kelp cosy/ })).toBeVisible();
-  await page.evaluate(() =>
-    localStorage.setItem(
-      `jorrit.ahead.${Date.now()}.1.closed-tab`,
-      JSON.stringify({ kind: 'piece', id: 'sample-ferry-pad', fields: { name: 'My own pad' } }),
-    ),
-  );
-  await page.reload();
-  await expect(page.getByRole('link', { name: /My own pad/ })).toBeVisible();
-  await clearDatabase(page, baseURL ?? '');
-  await page.goto('/');
-  await expect(alerts(page)).toContainText('The workshop that was saved here is gone.');
-});
+test(
+  'a change that only the next start carried out counts as one of the felter’s own',
+  LONG,
+  async ({ page, baseURL }) => {
+    await page.goto('/');
+    await expect(page.getByRole('link', { name: /Kelp cosy/ })).toBeVisible();
+    await page.evaluate(() =>
+      localStorage.setItem(
+        `jorrit.ahead.${Date.now()}.1.closed-tab`,
+        JSON.stringify({ kind: 'piece', id: 'sample-ferry-pad', fields: { name: 'My own pad' } }),
+      ),
+    );
+    await page.reload();
+    await expect(page.getByRole('link', { name: /My own pad/ })).toBeVisible();
+    await clearDatabase(page, baseURL ?? '');
+    await page.goto('/');
+    await expect(alerts(page)).toContainText('The workshop that was saved here is gone.');
+  },
+);
 
-test('a lost sample is only the sample: it is put again', async ({ page, baseURL }) => {
+test('a lost sample is only the sample: it is put again', LONG, async ({ page, baseURL }) => {
   await page.goto('/');
   await expect(page.getByRole('link', { name: /Kelp cosy/ })).toBeVisible();
   await clearDatabase(page, baseURL ?? '');
@@ -84,41 +86,47 @@ test('a store that does not answer is told after two seconds, with what to do', 
   await expect(page.getByRole('link', { name: /Kelp cosy/ })).toBeVisible();
 });
 
-test('a browser that keeps nothing: that is said at once, and again with every file that is saved', async ({
-  page,
-}) => {
-  await page.addInitScript(() => {
-    Object.defineProperty(globalThis, 'indexedDB', {
-      value: {
-        open: () => {
-          throw new DOMException('forbidden', 'SecurityError');
+test(
+  'a browser that keeps nothing: that is said at once, and again with every file that is saved',
+  LONG,
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      Object.defineProperty(globalThis, 'indexedDB', {
+        value: {
+          open: () => {
+            throw new DOMException('forbidden', 'SecurityError');
+          },
         },
-      },
+      });
     });
-  });
-  await page.goto('/file');
-  await expect(alerts(page).first()).toContainText('is gone when this tab closes', { timeout: 20_000 });
-  await expect(page.getByText('This browser is not saving anything at the moment')).toBeVisible();
-  await page.getByRole('button', { name: 'Save to a file' }).click();
-  await expect(page.getByText('This file has only what you typed in this tab').first()).toBeVisible();
-});
+    await page.goto('/file');
+    await expect(alerts(page).first()).toContainText('is gone when this tab closes', { timeout: 20_000 });
+    await expect(page.getByText('This browser is not saving anything at the moment')).toBeVisible();
+    await page.getByRole('button', { name: 'Save to a file' }).click();
+    await expect(page.getByText('This file has only what you typed in this tab').first()).toBeVisible();
+  },
+);
 
-test('local storage that is denied is told as what it is, and all is kept as usual', async ({ page }) => {
-  await page.addInitScript(() => {
-    Object.defineProperty(globalThis, 'localStorage', {
-      get: () => {
-        throw new DOMException('denied', 'SecurityError');
-      },
+test(
+  'local storage that is denied is told as what it is, and all is kept as usual',
+  LONG,
+  async ({ page }) => {
+    await page.addInitScript(() => {
+      Object.defineProperty(globalThis, 'localStorage', {
+        get: () => {
+          throw new DOMException('denied', 'SecurityError');
+        },
+      });
     });
-  });
-  await page.goto('/pieces/sample-ferry-pad/plan');
-  await expect(alerts(page)).toContainText('does not let Jorrit note your very last change');
-  await field(page, 'Thickness').fill('9');
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('banner').getByRole('button', { name: 'Undo' })).toBeEnabled();
-  await page.reload();
-  await expect(field(page, 'Thickness')).toHaveValue('9');
-});
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await expect(alerts(page)).toContainText('does not let Jorrit note your very last change');
+    await field(page, 'Thickness').fill('9');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('banner').getByRole('button', { name: 'Undo' })).toBeEnabled();
+    await page.reload();
+    await expect(field(page, 'Thickness')).toHaveValue('9');
+  },
+);
 
 test('a worker that cannot start is told, and asked again', async ({ page, watched }) => {
   await page.route(/worker.*\.js$/, route => route.abort());
@@ -177,30 +185,32 @@ test('a piece that cannot be read takes nothing else down, and is saved or remov
   await expect(told).toContainText('Damaged pad');
 });
 
-test('a plan of an earlier build beyond all limits is brought within them, says so, and can be mended', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-ferry-pad/plan');
-  await expect(field(page, 'Thickness')).toHaveValue('8');
-  const plan = await page.evaluate(
-    () =>
-      new Promise<object>(resolve => {
-        const open = indexedDB.open('jorrit');
-        open.addEventListener('success', () => {
-          const get = open.result.transaction('pieces').objectStore('pieces').get('sample-ferry-pad');
-          get.addEventListener('success', () => resolve(get.result.plan));
-        });
-      }),
-  );
-  const chain = { thickness: 8, layers: 1e9, firmness: 0.25 };
-  await putRaw(page, { version: 5, plan: { ...plan, chain } });
-  await page.goto('/');
-  await expect(page.getByRole('link', { name: /Seat pad for the ferry/ })).toBeVisible();
-  await page.goto('/pieces/sample-ferry-pad/plan');
-  await expect(field(page, 'Layers per side')).toBeVisible();
-  expect(Number(await field(page, 'Layers per side').inputValue())).toBe(200);
-  await field(page, 'Layers per side').fill('6');
-  await page.keyboard.press('Enter');
-  await page.goto('/pieces/sample-ferry-pad/bench?do=felt');
-  await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
-});
+test(
+  'a plan of an earlier build beyond all limits is brought within them, says so, and can be mended',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await expect(field(page, 'Thickness')).toHaveValue('8');
+    const plan = await page.evaluate(
+      () =>
+        new Promise<object>(resolve => {
+          const open = indexedDB.open('jorrit');
+          open.addEventListener('success', () => {
+            const get = open.result.transaction('pieces').objectStore('pieces').get('sample-ferry-pad');
+            get.addEventListener('success', () => resolve(get.result.plan));
+          });
+        }),
+    );
+    const chain = { thickness: 8, layers: 1e9, firmness: 0.25 };
+    await putRaw(page, { version: 5, plan: { ...plan, chain } });
+    await page.goto('/');
+    await expect(page.getByRole('link', { name: /Seat pad for the ferry/ })).toBeVisible();
+    await page.goto('/pieces/sample-ferry-pad/plan');
+    await expect(field(page, 'Layers per side')).toBeVisible();
+    expect(Number(await field(page, 'Layers per side').inputValue())).toBe(200);
+    await field(page, 'Layers per side').fill('6');
+    await page.keyboard.press('Enter');
+    await page.goto('/pieces/sample-ferry-pad/bench?do=felt');
+    await expect(page.getByRole('button', { name: /^Done/ })).toBeVisible();
+  },
+);

@@ -1,5 +1,5 @@
-import type { Workbox } from 'workbox-window';
 import { hasRoom } from './hasRoom';
+import { followNewer } from './newerVersion';
 import { browserTabs } from './tabs';
 
 /** What stands in the way of a new version. */
@@ -33,17 +33,17 @@ const canKeep = (): boolean => import.meta.env.PROD && 'serviceWorker' in naviga
 
 const make = (): Versions => {
   let standing: Standing = CURRENT;
-  let workbox: Workbox | null = null;
+  let registration: ServiceWorkerRegistration | null = null;
   const listeners = new Set<() => void>();
+  const waits = (): void => {
+    standing = { is: 'waiting' };
+    for (const tell of listeners) tell();
+  };
   const begin = async (): Promise<void> => {
-    const { Workbox: Kept } = await import('workbox-window');
-    const found = new Kept('/sw.js');
-    workbox = found;
-    found.addEventListener('waiting', () => {
-      standing = { is: 'waiting' };
-      for (const tell of listeners) tell();
-    });
-    await found.register();
+    if (registration) return;
+    const found = await navigator.serviceWorker.register('/sw.js');
+    registration = found;
+    followNewer(found, waits);
     setInterval(() => void found.update().catch(() => undefined), ASKS_MS);
   };
   const isKept = async (): Promise<boolean> =>
@@ -69,8 +69,10 @@ const make = (): Versions => {
     },
     take: async () => {
       if ((await browserTabs.living()).size > 1) return false;
-      workbox?.addEventListener('controlling', () => window.location.reload());
-      workbox?.messageSkipWaiting();
+      navigator.serviceWorker.addEventListener('controllerchange', () => window.location.reload(), {
+        once: true,
+      });
+      registration?.waiting?.postMessage({ type: 'SKIP_WAITING' });
       return true;
     },
   };

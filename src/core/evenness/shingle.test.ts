@@ -6,6 +6,7 @@ import { layOut } from './layOut';
 import { seeded } from '../numeric/random';
 import { pitchOf, type Rows, shingledVariation, shingleFootprint, TIDINESS } from './shingle';
 import { quickest } from '../numeric/testing/quickest';
+import { tries } from '../numeric/testing/tries';
 
 // The layer of a cosy: 200 wisps of 0.15 g on 40 × 45 cm, in rows 6 cm apart, a wisp every 1.5 cm.
 const GSM = 30 / (0.4 * 0.45);
@@ -71,7 +72,7 @@ describe('wool laid in rows like tiles', () => {
     // Many whole pitches in the middle of a large sheet, rows beginning anywhere: a torus but for chance.
     const square = box(640, 640);
     for (const jitter of [TIDINESS['very-tidy'], TIDINESS.tidy, TIDINESS.hasty]) {
-      const fields = Array.from({ length: 30 }, (_, i) =>
+      const fields = Array.from({ length: tries(12, 30) }, (_, i) =>
         layOut({
           rings: [square],
           layers: [{ grams: GSM * 0.4096, directionDeg: 0 }],
@@ -103,7 +104,7 @@ describe('wool laid in rows like tiles', () => {
   });
 
   const cosy = (of: { layers: number; rows: Rows | null; seeds?: number; oneWay?: boolean }) =>
-    Array.from({ length: of.seeds ?? 24 }, (_, i) =>
+    Array.from({ length: of.seeds ?? tries(10, 24) }, (_, i) =>
       layOut({
         rings: [box(400, 450)],
         layers: Array.from({ length: of.layers }, (__, k) => ({

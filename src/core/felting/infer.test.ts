@@ -115,8 +115,8 @@ describe('what the log says of a piece', () => {
       belief: GENERAL_PRIOR,
       startSd: 0,
     });
-    const [short, long] = [log(40), log(320)];
-    const [few, many] = [quickest(() => infer(short)), quickest(() => infer(long))];
+    const [short, long] = [log(20), log(160)];
+    const [few, many] = [quickest(() => infer(short), 3), quickest(() => infer(long), 3)];
     // By the square it would be 64 times as long.
     expect(many / few).toBeLessThan(8 * 2);
   });

@@ -6,6 +6,7 @@ import { axisOf, periodOf } from './period';
 import { rollCounter } from './rollCounter';
 import { chainOf, strokesOf } from './strokes';
 import { countedIn, falseCounts, motionFigures } from './testing/motions';
+import { tries } from '../numeric/testing/tries';
 
 /** Seeds other than those it was set on, which were below 600. */
 const FIRST_SEED = 300_001;
@@ -120,9 +121,10 @@ describe('rolls counted by motion', () => {
     'of made-up sets are within one, or 3 %, nearly always; more of them in the figures',
     { timeout: 60_000 },
     () => {
+      const sets = tries(3, 6);
       for (const place of ['wrist', 'pocket', 'bundle'] as const) {
-        const figures = motionFigures(place, { seed: FIRST_SEED, sets: 6 });
-        expect(figures.within).toBeGreaterThanOrEqual(5);
+        const figures = motionFigures(place, { seed: FIRST_SEED, sets });
+        expect(figures.within).toBeGreaterThanOrEqual(sets - 1);
         expect(figures.first90S).toBeLessThan(9);
       }
     },
