@@ -3,6 +3,7 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { configDefaults, defineConfig } from 'vitest/config';
 import { compressed } from './scripts/compressed.ts';
+import { early } from './scripts/early.ts';
 import { firstView } from './scripts/firstView.ts';
 import { notices } from './scripts/notices.ts';
 import { offline } from './scripts/offline.ts';
@@ -14,6 +15,9 @@ const nothing = fileURLToPath(new URL('./src/files/nothing.ts', import.meta.url)
 /** The worker that keeps the application for when there is no network. */
 const serviceWorker = fileURLToPath(new URL('./src/workers/serviceWorker.ts', import.meta.url));
 
+/** What runs before the application is there. */
+const beforeAll = fileURLToPath(new URL('./src/app/early.ts', import.meta.url));
+
 /** Licences of all that is shipped. */
 const licences = notices();
 
@@ -23,7 +27,15 @@ const TESTS = ['src/**/*.test.{ts,tsx}', 'server/**/*.test.ts', 'scripts/**/*.te
 const MADE_UP = ['src/**/madeUp*.test.{ts,tsx}'];
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), licences.page(), compressed(), staticHost(), offline(serviceWorker)],
+  plugins: [
+    react(),
+    tailwindcss(),
+    early(beforeAll),
+    licences.page(),
+    compressed(),
+    staticHost(),
+    offline(serviceWorker),
+  ],
   html: { cspNonce: '__CSP_NONCE__' },
   resolve: { alias: { html2canvas: nothing, canvg: nothing, dompurify: nothing } },
   optimizeDeps: { include: ['jspdf'] },

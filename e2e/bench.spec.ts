@@ -93,7 +93,7 @@ test('four keys drive it, as a pedal or page-turner does', LONG, async ({ page }
   await expect(logged).toBeVisible();
 });
 
-test('at size and firm the great button leads to the finish', async ({ page }) => {
+test('at size and firm the great button leads to the finish', LONG, async ({ page }) => {
   await page.goto(BENCH);
   await expect(page.getByText('480 rolls')).toBeVisible();
   const next = page.getByRole('region', { name: 'Next' });

@@ -102,20 +102,22 @@ test(
   },
 );
 
-test('what is no recipe is refused and says so: a picture without a code, another file, other people’s code', async ({
-  page,
-}, info) => {
-  await page.goto('/recipe');
-  const input = page.getByText('Choose a file or picture').locator('input');
-  const alert = page.getByRole('alert');
-  const plain = await page.screenshot();
-  await input.setInputFiles({ name: 'plain.png', mimeType: 'image/png', buffer: plain });
-  await expect(alert).toContainText('There is no code to be seen in this picture.', { timeout: 20_000 });
-  await writeFile(info.outputPath('x.json'), '{"format":"other"}');
-  await input.setInputFiles(info.outputPath('x.json'));
-  await expect(alert).toContainText('This is no recipe of Jorrit’s.');
-  const { toBuffer } = await import('qrcode');
-  const other = await toBuffer('https://example.org/recipe', { width: 400 });
-  await input.setInputFiles({ name: 'other.png', mimeType: 'image/png', buffer: other });
-  await expect(alert).toContainText('The code is of something else.', { timeout: 20_000 });
-});
+test(
+  'what is no recipe is refused and says so: a picture without a code, another file, other people’s code',
+  LONG,
+  async ({ page }, info) => {
+    await page.goto('/recipe');
+    const input = page.getByText('Choose a file or picture').locator('input');
+    const alert = page.getByRole('alert');
+    const plain = await page.screenshot();
+    await input.setInputFiles({ name: 'plain.png', mimeType: 'image/png', buffer: plain });
+    await expect(alert).toContainText('There is no code to be seen in this picture.', { timeout: 20_000 });
+    await writeFile(info.outputPath('x.json'), '{"format":"other"}');
+    await input.setInputFiles(info.outputPath('x.json'));
+    await expect(alert).toContainText('This is no recipe of Jorrit’s.');
+    const { toBuffer } = await import('qrcode');
+    const other = await toBuffer('https://example.org/recipe', { width: 400 });
+    await input.setInputFiles({ name: 'other.png', mimeType: 'image/png', buffer: other });
+    await expect(alert).toContainText('The code is of something else.', { timeout: 20_000 });
+  },
+);

@@ -1,7 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { begin, expect, field, figure, stage, test, type, pieceAct } from './jorrit';
-import { eachTime, LONG } from './tiers';
+import { LONG } from './tiers';
 
 const GROUPS = [
   'To wear',
@@ -22,7 +22,7 @@ const svg = (d: string): string =>
 for (const group of GROUPS)
   test(
     `everything under “${group}” is planned, weighed, drawn and taken to the bench`,
-    eachTime(group === 'Flowers'),
+    LONG,
     async ({ page }) => {
       test.slow();
       await page.goto('/new');
@@ -191,7 +191,7 @@ test.describe('a drawn outline', () => {
     await expect(field(page, 'Length')).toHaveValue(before.toFixed(1));
   });
 
-  test('that would cross itself is shown where, and not kept', async ({ page }) => {
+  test('that would cross itself is shown where, and not kept', LONG, async ({ page }) => {
     await begin(page, 'Free shape, hollow');
     const before = await figure(page, 'Total wool');
     await page.getByRole('button', { name: 'Edit its points' }).click();
@@ -206,7 +206,7 @@ test.describe('a drawn outline', () => {
     expect(await figure(page, 'Total wool')).toBeGreaterThan(before * 0.5);
   });
 
-  test('is read from an SVG in mm, with ease all round', async ({ page }, info) => {
+  test('is read from an SVG in mm, with ease all round', LONG, async ({ page }, info) => {
     await begin(page, 'Free shape, hollow');
     await readSvg(page, info.outputPath('trace.svg'), svg('M20 20h240v100h-240z'));
     await expect(field(page, 'Length')).toHaveValue('24.0');
@@ -268,7 +268,7 @@ test('a template goes out as DXF, half of it on the fold', LONG, async ({ page }
   expect(width(half) / width(whole)).toBeCloseTo(0.5, 1);
 });
 
-test('a plan that cannot be is told, and can be mended after a reload', async ({ page }) => {
+test('a plan that cannot be is told, and can be mended after a reload', LONG, async ({ page }) => {
   await begin(page, 'Bottle sleeve');
   await type(page, 'Neck girth', '40');
   await expect(page.getByRole('alert')).toContainText('The neck is wider than the body');

@@ -1,9 +1,10 @@
 import type { Page } from '@playwright/test';
 import { A_HAND_MS, begin, expect, stage, test, type } from './jorrit';
+import { LONG } from './tiers';
 
 const pieces = (page: Page) => page.getByRole('region', { name: 'Pieces' });
 
-test('a dozen balls go one after the other: done, put aside, and taken up again', async ({ page }) => {
+test('a dozen balls go one after the other: done, put aside, and taken up again', LONG, async ({ page }) => {
   await begin(page, 'Ball');
   await type(page, 'How many alike', '3');
   await stage(page, 'Bench').click();

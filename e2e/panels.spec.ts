@@ -24,15 +24,19 @@ const open = async (page: Page, panel: string): Promise<void> => {
   await tap(page, panel);
 };
 
-test('a look is one tap, with what helps beside it; the water is renewed as easily', async ({ page }) => {
-  await open(page, 'Look');
-  await expect(page.getByText('Press the water out, or soak it up with a sponge or towel.')).toBeVisible();
-  await tap(page, /pools of water/);
-  await expect(log(page).first()).toContainText('Checked: pools of water');
-  await tap(page, 'Look');
-  await tap(page, 'Hot again');
-  await expect(log(page).first()).toContainText('Hot water again');
-});
+test(
+  'a look is one tap, with what helps beside it; the water is renewed as easily',
+  LONG,
+  async ({ page }) => {
+    await open(page, 'Look');
+    await expect(page.getByText('Press the water out, or soak it up with a sponge or towel.')).toBeVisible();
+    await tap(page, /pools of water/);
+    await expect(log(page).first()).toContainText('Checked: pools of water');
+    await tap(page, 'Look');
+    await tap(page, 'Hot again');
+    await expect(log(page).first()).toContainText('Hot water again');
+  },
+);
 
 test(
   'an opening asks for what matters now, and a lagging corner is rolled on its diagonal',
@@ -102,31 +106,35 @@ test('a lost count is put as a guess, and treated as one', LONG, async ({ page }
   await expect(log(page).first()).toContainText('Roll about 40');
 });
 
-test('the pacer goes at the felter’s own pace, counts by itself, and stops at the set', async ({ page }) => {
-  await bench(page);
-  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
-  await page.getByRole('radio', { name: '10', exact: true }).tap();
-  await tap(page, 'Counting');
-  await page.getByRole('radio', { name: 'silent' }).tap();
-  // No pace has to be tapped first; whoever taps one has their own.
-  await expect(page.getByText(/It goes at \d+ a minute, as your log says/)).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Start the pacer: 10' })).toBeEnabled();
-  // Nobody has to count: what is usual for this maker stands there.
-  await expect(page.getByRole('button', { name: /^By feel, as usual: about \d+$/ })).toBeEnabled();
-  for (let i = 0; i < 6; i += 1) {
-    await tap(page, 'Tap your pace');
-    await page.waitForTimeout(200);
-  }
-  await expect(page.getByText(/Your pace is \d+ a minute/)).toBeVisible();
-  await tap(page, 'Start the pacer: 10');
-  await expect(page.getByTestId('paced')).toBeVisible();
-  await expect(log(page).first()).toContainText('Roll 10', { timeout: 15_000 });
-  // By the clock, at that pace.
-  await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
-  await tap(page, 'Counting');
-  await tap(page, '1 min');
-  await expect(log(page).first()).toContainText(/Roll about \d+/);
-});
+test(
+  'the pacer goes at the felter’s own pace, counts by itself, and stops at the set',
+  LONG,
+  async ({ page }) => {
+    await bench(page);
+    await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+    await page.getByRole('radio', { name: '10', exact: true }).tap();
+    await tap(page, 'Counting');
+    await page.getByRole('radio', { name: 'silent' }).tap();
+    // No pace has to be tapped first; whoever taps one has their own.
+    await expect(page.getByText(/It goes at \d+ a minute, as your log says/)).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Start the pacer: 10' })).toBeEnabled();
+    // Nobody has to count: what is usual for this maker stands there.
+    await expect(page.getByRole('button', { name: /^By feel, as usual: about \d+$/ })).toBeEnabled();
+    for (let i = 0; i < 6; i += 1) {
+      await tap(page, 'Tap your pace');
+      await page.waitForTimeout(200);
+    }
+    await expect(page.getByText(/Your pace is \d+ a minute/)).toBeVisible();
+    await tap(page, 'Start the pacer: 10');
+    await expect(page.getByTestId('paced')).toBeVisible();
+    await expect(log(page).first()).toContainText('Roll 10', { timeout: 15_000 });
+    // By the clock, at that pace.
+    await page.getByRole('radio', { name: 'Roll', exact: true }).tap();
+    await tap(page, 'Counting');
+    await tap(page, '1 min');
+    await expect(log(page).first()).toContainText(/Roll about \d+/);
+  },
+);
 
 /** The pacer, a few rolls into a set of a hundred. */
 const pacing = async (page: Page): Promise<void> => {
@@ -165,7 +173,7 @@ test(
   },
 );
 
-test('the model says what is still to do, and where it is going', async ({ page }) => {
+test('the model says what is still to do, and where it is going', LONG, async ({ page }) => {
   await bench(page, '/pieces/sample-ferry-pad/bench?do=felt');
   const still = page.getByRole('region', { name: 'Still to do' });
   await expect(still).toContainText(/about \d+ crosswise, (\d+ at least|or none)/);

@@ -189,36 +189,38 @@ test(
   },
 );
 
-test('the diary tells what was done, shows the picture with its words, and takes it out again', async ({
-  page,
-}) => {
-  await page.goto(`${MAT}/diary`);
-  await expect(page.getByText(/^Wetted it with hot water, rubbed 80/)).toBeVisible();
-  await expect(page.getByText(/It had shrunk 29 % lengthwise and 28 % crosswise/)).toBeVisible();
-  const camera = await cameraPicture(page, 400, 300);
-  const file = { name: 'felt.jpg', mimeType: 'image/jpeg', buffer: camera };
-  await page.getByText('Add a picture').locator('input').setInputFiles(file);
-  const picture = page.getByRole('figure');
-  await expect(picture.getByRole('img')).toBeVisible();
-  await picture.getByRole('textbox', { name: 'What it shows' }).fill('The rim before it dries.');
-  await picture.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(picture.getByRole('img', { name: 'The rim before it dries.' })).toBeVisible();
-  await page.getByRole('textbox', { name: 'A note' }).fill('Good, even.');
-  await page.getByRole('button', { name: 'Add the note' }).click();
-  await expect(page.getByText('Good, even.')).toBeVisible();
-  await page.reload();
-  await expect(picture.getByRole('img', { name: 'The rim before it dries.' })).toBeVisible();
-  await picture.getByRole('button', { name: 'Take out' }).click();
-  await expect(picture).toHaveCount(0);
-  // What is no picture is refused, and says so.
-  const input = page.getByText('Add a picture').locator('input');
-  await input.setInputFiles({
-    name: 'x.jpg',
-    mimeType: 'image/jpeg',
-    buffer: Buffer.from('no picture at all'),
-  });
-  await expect(page.getByText('This picture cannot be read.').first()).toBeVisible();
-});
+test(
+  'the diary tells what was done, shows the picture with its words, and takes it out again',
+  LONG,
+  async ({ page }) => {
+    await page.goto(`${MAT}/diary`);
+    await expect(page.getByText(/^Wetted it with hot water, rubbed 80/)).toBeVisible();
+    await expect(page.getByText(/It had shrunk 29 % lengthwise and 28 % crosswise/)).toBeVisible();
+    const camera = await cameraPicture(page, 400, 300);
+    const file = { name: 'felt.jpg', mimeType: 'image/jpeg', buffer: camera };
+    await page.getByText('Add a picture').locator('input').setInputFiles(file);
+    const picture = page.getByRole('figure');
+    await expect(picture.getByRole('img')).toBeVisible();
+    await picture.getByRole('textbox', { name: 'What it shows' }).fill('The rim before it dries.');
+    await picture.getByRole('button', { name: 'Add', exact: true }).click();
+    await expect(picture.getByRole('img', { name: 'The rim before it dries.' })).toBeVisible();
+    await page.getByRole('textbox', { name: 'A note' }).fill('Good, even.');
+    await page.getByRole('button', { name: 'Add the note' }).click();
+    await expect(page.getByText('Good, even.')).toBeVisible();
+    await page.reload();
+    await expect(picture.getByRole('img', { name: 'The rim before it dries.' })).toBeVisible();
+    await picture.getByRole('button', { name: 'Take out' }).click();
+    await expect(picture).toHaveCount(0);
+    // What is no picture is refused, and says so.
+    const input = page.getByText('Add a picture').locator('input');
+    await input.setInputFiles({
+      name: 'x.jpg',
+      mimeType: 'image/jpeg',
+      buffer: Buffer.from('no picture at all'),
+    });
+    await expect(page.getByText('This picture cannot be read.').first()).toBeVisible();
+  },
+);
 
 test('many pictures in the workshop slow no other view', LONG, async ({ page }, info) => {
   test.setTimeout(180_000);

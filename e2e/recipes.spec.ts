@@ -69,49 +69,51 @@ test('a recipe is followed step by step, departed from, changed and kept', LONG,
   await expect(mine).toBeVisible();
 });
 
-test('the great button follows the recipe, tap by tap, and goes on with it where something else was done', async ({
-  page,
-}) => {
-  await begin(page, 'Flat rectangle');
-  await stage(page, 'Bench').click();
-  await tap(page, 'Everything is laid already');
-  await expect(page.getByRole('region', { name: 'Next' })).not.toContainText('Working it out');
-  await tap(page, 'Recipe');
-  await tap(page, /^Gentle, for cloth/);
-  await tap(page, 'Back');
-  const recipe = page.getByRole('region', { name: 'Recipe' });
-  const does = async (act: string): Promise<void> => {
-    await page.getByRole('button', { name: `Done ${act}`, exact: true }).tap();
-    await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
-    await page.waitForTimeout(A_HAND_MS);
-  };
-  await expect(recipe).toContainText('Wet it with warm water');
-  await does('Wet with warm water');
-  await expect(recipe).toContainText('1 of 14');
-  // Something else, and then the rest of the step.
-  await page.getByRole('radio', { name: '20', exact: true }).tap();
-  await does('Rub 20');
-  await expect(page.getByRole('region', { name: 'Next' })).toContainText('Rub 40');
-  await does('Rub 40');
-  await tap(page, 'Pinch test');
-  await tap(page, /the skin lifts as one/);
-  await expect(recipe).toContainText('3 of 14A round of 100 rolls each way, thick: 4 left');
-  // The recipe's own cushion, until another is chosen; half of it with the front of the sheet up, half with its back.
-  await does('Roll 50 lengthwise, front up');
-  await expect(recipe).toContainText('A round of 100 rolls each way, thick: 3 left');
-  await tap(page, /^Undo/);
-  await expect(recipe).toContainText(': 4 left');
-  await tap(page, 'Redo');
-  await does('Roll 50 crosswise, front up');
-  await does('Roll 50 lengthwise, back up');
-  await does('Roll 50 crosswise, back up');
-  await expect(recipe).toContainText('4 of 14Open it and look');
-  await page.getByRole('button', { name: 'Open it and look', exact: true }).tap();
-  await tap(page, /wet all through/);
-  await expect(recipe).toContainText('5 of 14A round of 100 rolls each way, bubble wrap');
-});
+test(
+  'the great button follows the recipe, tap by tap, and goes on with it where something else was done',
+  LONG,
+  async ({ page }) => {
+    await begin(page, 'Flat rectangle');
+    await stage(page, 'Bench').click();
+    await tap(page, 'Everything is laid already');
+    await expect(page.getByRole('region', { name: 'Next' })).not.toContainText('Working it out');
+    await tap(page, 'Recipe');
+    await tap(page, /^Gentle, for cloth/);
+    await tap(page, 'Back');
+    const recipe = page.getByRole('region', { name: 'Recipe' });
+    const does = async (act: string): Promise<void> => {
+      await page.getByRole('button', { name: `Done ${act}`, exact: true }).tap();
+      await expect(page.getByRole('button', { name: `Undo ${act}` })).toBeVisible();
+      await page.waitForTimeout(A_HAND_MS);
+    };
+    await expect(recipe).toContainText('Wet it with warm water');
+    await does('Wet with warm water');
+    await expect(recipe).toContainText('1 of 14');
+    // Something else, and then the rest of the step.
+    await page.getByRole('radio', { name: '20', exact: true }).tap();
+    await does('Rub 20');
+    await expect(page.getByRole('region', { name: 'Next' })).toContainText('Rub 40');
+    await does('Rub 40');
+    await tap(page, 'Pinch test');
+    await tap(page, /the skin lifts as one/);
+    await expect(recipe).toContainText('3 of 14A round of 100 rolls each way, thick: 4 left');
+    // The recipe's own cushion, until another is chosen; half of it with the front of the sheet up, half with its back.
+    await does('Roll 50 lengthwise, front up');
+    await expect(recipe).toContainText('A round of 100 rolls each way, thick: 3 left');
+    await tap(page, /^Undo/);
+    await expect(recipe).toContainText(': 4 left');
+    await tap(page, 'Redo');
+    await does('Roll 50 crosswise, front up');
+    await does('Roll 50 lengthwise, back up');
+    await does('Roll 50 crosswise, back up');
+    await expect(recipe).toContainText('4 of 14Open it and look');
+    await page.getByRole('button', { name: 'Open it and look', exact: true }).tap();
+    await tap(page, /wet all through/);
+    await expect(recipe).toContainText('5 of 14A round of 100 rolls each way, bubble wrap');
+  },
+);
 
-test('a pair is measured side by side, and told of where it is unequal', async ({ page }) => {
+test('a pair is measured side by side, and told of where it is unequal', LONG, async ({ page }) => {
   await begin(page, 'Sleeve');
   await type(page, 'How many alike', '2');
   await stage(page, 'Bench').click();

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { SAMPLE, expect, test } from './jorrit';
 import { isWhole, LONG } from './tiers';
 
-const VIEWS = [
+const ALL = [
   '/',
   '/new',
   '/shelf',
@@ -41,6 +41,22 @@ const VIEWS = [
   '/lessons/skin',
   '/lessons/skin/change',
 ] as const;
+/** Shown by others of the same kind as well: looked at with all tests only. */
+const ALIKE: ReadonlySet<string> = new Set([
+  '/projects',
+  '/orders',
+  '/classes',
+  '/shelf',
+  '/record/accuracy',
+  '/pieces/sample-boot-liner/plan',
+  '/pieces/sample-gale-mittens/plan',
+  '/pieces/sample-fern-mat/plan',
+  '/pieces/sample-drum-balls/wool',
+  '/pieces/sample-lattice-panel/template',
+  '/pieces/sample-galley-mat/bench',
+  '/lessons/skin/change',
+]);
+const VIEWS = ALL.filter(path => isWhole || !ALIKE.has(path));
 /** Light on a laptop and dark on a phone: what differs between them differs between any two. A tablet only has to hold it. */
 const SIZES = [
   { name: 'laptop', width: 1280, height: 800, scheme: 'light' },

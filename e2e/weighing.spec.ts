@@ -115,43 +115,45 @@ test('a pair whose piles differ is told of', LONG, async ({ page }) => {
   await expect(page.getByText(/differ by 4(\.0)? g. A pair wants equal grams/)).toBeVisible();
 });
 
-test('the steps of laying follow the school, and are ticked off one at a time at the bench', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-gale-mittens/wool');
-  await expect(page.getByText('14 steps of laying, in order')).toBeVisible();
-  await page.getByRole('radio', { name: 'one layer' }).click();
-  await expect(page.getByText('30 steps of laying, in order')).toBeVisible();
-  await page.getByRole('radio', { name: 'every way' }).click();
-  await expect(page.getByText('Layer 1 lies every way.')).toBeVisible();
-  await stage(page, 'Bench').click();
-  const laying = page.getByRole('region', { name: 'Laying' });
-  await expect(laying).toContainText('Lay layer 1 of 3, side 1');
-  await page.getByRole('button', { name: 'Laid', exact: true }).click();
-  await expect(laying).toContainText('Laying, 1 of 30');
-  await expect(laying).toContainText('Wet and press down, side 1');
-  await page.getByRole('button', { name: 'Skip this' }).click();
-  await expect(laying).toContainText('Cover it and press the air out, side 1');
-  await page.reload();
-  await expect(laying).toContainText('Laying, 2 of 30');
-  await page.getByRole('button', { name: 'Step back' }).click();
-  await expect(laying).toContainText('Laying, 1 of 30');
-  // By pedal: the next step is done, one is left out, and one press goes back.
-  await page.keyboard.press('Space');
-  await expect(laying).toContainText('Laying, 2 of 30');
-  await page.keyboard.press('ArrowRight');
-  await expect(laying).toContainText('Laying, 3 of 30');
-  await page.keyboard.press('PageUp');
-  await expect(laying).toContainText('Laying, 2 of 30');
-  // Whoever laid it without ticking goes on to the work, and may still come back.
-  await page.getByRole('button', { name: 'Everything is laid already' }).click();
-  await expect(laying).toHaveCount(0);
-  await page.getByRole('button', { name: 'Back to laying' }).click();
-  await expect(laying).toContainText('Laying, 2 of 30');
-  await page.getByRole('button', { name: 'Everything is laid already' }).click();
-  await page.getByRole('button', { name: /^Done Wet/ }).click();
-  await expect(page.getByRole('button', { name: 'Back to laying' })).toHaveCount(0);
-});
+test(
+  'the steps of laying follow the school, and are ticked off one at a time at the bench',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-gale-mittens/wool');
+    await expect(page.getByText('14 steps of laying, in order')).toBeVisible();
+    await page.getByRole('radio', { name: 'one layer' }).click();
+    await expect(page.getByText('30 steps of laying, in order')).toBeVisible();
+    await page.getByRole('radio', { name: 'every way' }).click();
+    await expect(page.getByText('Layer 1 lies every way.')).toBeVisible();
+    await stage(page, 'Bench').click();
+    const laying = page.getByRole('region', { name: 'Laying' });
+    await expect(laying).toContainText('Lay layer 1 of 3, side 1');
+    await page.getByRole('button', { name: 'Laid', exact: true }).click();
+    await expect(laying).toContainText('Laying, 1 of 30');
+    await expect(laying).toContainText('Wet and press down, side 1');
+    await page.getByRole('button', { name: 'Skip this' }).click();
+    await expect(laying).toContainText('Cover it and press the air out, side 1');
+    await page.reload();
+    await expect(laying).toContainText('Laying, 2 of 30');
+    await page.getByRole('button', { name: 'Step back' }).click();
+    await expect(laying).toContainText('Laying, 1 of 30');
+    // By pedal: the next step is done, one is left out, and one press goes back.
+    await page.keyboard.press('Space');
+    await expect(laying).toContainText('Laying, 2 of 30');
+    await page.keyboard.press('ArrowRight');
+    await expect(laying).toContainText('Laying, 3 of 30');
+    await page.keyboard.press('PageUp');
+    await expect(laying).toContainText('Laying, 2 of 30');
+    // Whoever laid it without ticking goes on to the work, and may still come back.
+    await page.getByRole('button', { name: 'Everything is laid already' }).click();
+    await expect(laying).toHaveCount(0);
+    await page.getByRole('button', { name: 'Back to laying' }).click();
+    await expect(laying).toContainText('Laying, 2 of 30');
+    await page.getByRole('button', { name: 'Everything is laid already' }).click();
+    await page.getByRole('button', { name: /^Done Wet/ }).click();
+    await expect(page.getByRole('button', { name: 'Back to laying' })).toHaveCount(0);
+  },
+);
 
 test('a layer at the bench says what it is made of, as it was weighed', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-fern-mat/wool');

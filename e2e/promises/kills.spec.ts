@@ -200,22 +200,26 @@ test('kills while a file is read in: all of it is there, or none', LONG, async (
   measured(info, `${kills} kills, ${came.whole} whole, ${came.none} not at all, none in part`);
 });
 
-test('kills at the very first start: the next one finds a whole workshop', async ({ baseURL }, info) => {
-  const kills = rounds(2, 100);
-  test.setTimeout(60_000 + kills * 20_000);
-  const random = seeded(5);
-  for (let round = 0; round < kills; round += 1) {
-    const profile = newProfile();
-    const first = await startBrowser(profile);
-    const opening = first.page.goto(`${baseURL}/`).catch(() => undefined);
-    await pause(1200 * random());
-    await first.kill();
-    await opening;
-    const again = await startBrowser(profile);
-    await again.page.goto(`${baseURL}/`);
-    await expect(again.page.getByRole('main').locator('a[href^="/pieces/"]')).toHaveCount(SAMPLE.pieces);
-    await expect(again.page.getByRole('alert')).toHaveCount(0);
-    await again.kill();
-  }
-  measured(info, `${kills} kills, each next start whole`);
-});
+test(
+  'kills at the very first start: the next one finds a whole workshop',
+  LONG,
+  async ({ baseURL }, info) => {
+    const kills = rounds(2, 100);
+    test.setTimeout(60_000 + kills * 20_000);
+    const random = seeded(5);
+    for (let round = 0; round < kills; round += 1) {
+      const profile = newProfile();
+      const first = await startBrowser(profile);
+      const opening = first.page.goto(`${baseURL}/`).catch(() => undefined);
+      await pause(1200 * random());
+      await first.kill();
+      await opening;
+      const again = await startBrowser(profile);
+      await again.page.goto(`${baseURL}/`);
+      await expect(again.page.getByRole('main').locator('a[href^="/pieces/"]')).toHaveCount(SAMPLE.pieces);
+      await expect(again.page.getByRole('alert')).toHaveCount(0);
+      await again.kill();
+    }
+    measured(info, `${kills} kills, each next start whole`);
+  },
+);

@@ -5,7 +5,7 @@ import { readWorkshop } from '../../src/files/readWorkshop';
 import { expect, test } from '../jorrit';
 import { pause } from './profile';
 import { measured, rounds } from './rounds';
-import { eachTime, LONG } from '../tiers';
+import { LONG } from '../tiers';
 
 const BENCH = '/pieces/sample-kelp-cosy/bench';
 
@@ -36,7 +36,7 @@ const rollsOf = async (tab: Page): Promise<number> =>
 for (const count of [2, 3])
   test(
     `${count} tabs that tap at once count every set, and show the same log`,
-    eachTime(count === 2),
+    LONG,
     async ({ page }, info) => {
       const taps = rounds(4, 40);
       test.setTimeout(60_000 + taps * count * 2000);

@@ -128,7 +128,7 @@ test(
   },
 );
 
-test('a worker that cannot start is told, and asked again', async ({ page, watched }) => {
+test('a worker that cannot start is told, and asked again', LONG, async ({ page, watched }) => {
   await page.route(/worker.*\.js$/, route => route.abort());
   await page.goto('/pieces/sample-kelp-cosy/bench');
   await expect(page.getByText(/No forecast/)).toBeVisible({ timeout: 40_000 });

@@ -18,6 +18,7 @@ import { Button, buttonClass } from '../ui/Button';
 import { later } from '../ui/later';
 import { ShellActsContext, useShellActs } from './shellActs';
 import { useAtBench } from './useAtBench';
+import { useLastLook } from './useLastLook';
 
 const useTheme = (): boolean => {
   const { theme } = useSettings();
@@ -222,6 +223,7 @@ export const Shell = ({
   const { lists, shortcuts } = useKeyboard();
   const openHelp = useCallback(() => setHelp(true), []);
   const atBench = useAtBench();
+  useLastLook();
   const shellActs = useMemo(() => ({ isDark: dark, openHelp }), [dark, openHelp]);
   const notify = useMemo<Notify>(() => {
     const tell = (next: Notice): void => {

@@ -227,12 +227,15 @@ describe('the way ahead', () => {
     const by = endsOf(FELTERS['by the advice, brisk'], tries(5, 14), 11);
     const half = endsOf(FELTERS['half and half, measured every 200'], 100, 11);
     const set = endsOf(FELTERS['each set of 50 measured, no model'], 100, 11);
-    const drawn = endsOf(FELTERS['by the advice, a look each way (±5 %)'], tries(5, 14), 11);
     expect(by.within).toBeGreaterThan(0.7);
-    expect(drawn.within).toBeGreaterThan(0.6);
     expect(half.within).toBeLessThan(0.25);
     expect(set.within).toBeLessThan(0.6);
     expect(by.measurings).toBeLessThan(set.measurings);
+  }, 180_000);
+
+  it('and by the drawing, a look each way', () => {
+    const drawn = endsOf(FELTERS['by the advice, a look each way (±5 %)'], tries(2, 14), 11);
+    expect(drawn.within).toBeGreaterThan(0.6);
   }, 180_000);
 });
 

@@ -1,0 +1,55 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './jorrit';
+
+const kept = (page: Page): Promise<boolean> =>
+  page.evaluate(() => localStorage.getItem('jorrit.last-look') !== null);
+const heading = (page: Page) => page.getByRole('heading', { name: 'On the table' });
+
+/** Keeps the application from coming; gives what lets it come. */
+const held = async (page: Page): Promise<() => void> => {
+  let come = (): void => undefined;
+  const gate = new Promise<void>(resolve => {
+    come = resolve;
+  });
+  // A request of a page that was left is not there any more.
+  await page.route(/\/assets\/react-/, route => gate.then(() => route.continue()).catch(() => undefined));
+  return come;
+};
+
+test('the table as it was last seen is there before the application, its links lead on, and what is true takes its place', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect.poll(() => kept(page)).toBe(true);
+  const come = await held(page);
+  await page.reload({ waitUntil: 'commit' });
+  const last = page.locator('#last-look');
+  await expect(last.getByRole('link', { name: /Kelp cosy|Tea cosy|cosy/ }).first()).toBeVisible();
+  await expect(page.locator('#root')).toBeHidden();
+  // Nobody answers a button yet.
+  await expect(last.getByRole('button', { name: 'Dark' })).toBeDisabled();
+  const box = () => heading(page).boundingBox();
+  const before = await box();
+  come();
+  await expect(last).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Dark' })).toBeEnabled();
+  expect(await box()).toEqual(before);
+
+  const comeAgain = await held(page);
+  await page.reload({ waitUntil: 'commit' });
+  await last.getByRole('link', { name: 'Shelf' }).click({ noWaitAfter: true });
+  await expect(page).toHaveURL(/\/shelf$/);
+  comeAgain();
+  await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+});
+
+test('what is no longer on the table is not kept as it was last seen', async ({ page }) => {
+  await page.goto('/');
+  await expect.poll(() => kept(page)).toBe(true);
+  await page.goto('/file');
+  await page.getByRole('button', { name: 'Clear the sample' }).click();
+  await expect(page.getByText('The sample is cleared.').first()).toBeVisible();
+  expect(await kept(page)).toBe(false);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
+});
