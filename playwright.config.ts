@@ -7,6 +7,8 @@ const PORT = Number(process.env['E2E_PORT'] ?? 4899);
 export default defineConfig({
   testDir: 'e2e',
   fullyParallel: true,
+  // What the unit tests said lies beside it.
+  outputDir: 'test-results/e2e',
   ...(isWhole ? {} : { grepInvert: /@long/ }),
   workers: 2,
   // A machine that others share stands still for seconds at times; what has to be quick is measured where it is promised.

@@ -14,7 +14,7 @@ const photoFile = (more: { readonly card?: 'none' } = {}) => ({
       outline: scalePoints(laidOutline(), NOW),
       reference: 'card',
       seed: 9,
-      longPx: 1000,
+      longPx: 800,
       table: 'plain',
       ...more,
     }).pixels,

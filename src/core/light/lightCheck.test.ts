@@ -30,7 +30,7 @@ describe('a piece held to the light', () => {
     ['laid very thinly', { keeps: 0.22 }, 'LIGHT_NO_PIECE LIGHT_CLEAR'],
     ['another piece', { outline: [ellipse(150, 300)] }, 'LIGHT_OTHER_PIECE'],
   ])('%s: it says so, and reads nothing', (_, scene, codes) => {
-    for (let seed = FIRST_SEED; seed < FIRST_SEED + 3; seed += 1) {
+    for (let seed = FIRST_SEED; seed < FIRST_SEED + tries(1, 3); seed += 1) {
       const got = lightCheck(
         lightPicture({ outline: RECTANGLE, places: [], seed, longPx: SMALL_PX, ...scene }),
         RECTANGLE,

@@ -19,11 +19,14 @@ describe('a piece measured by a picture', () => {
     'is as long as it is, on made-up pictures of some forms; more of them in the figures',
     { timeout: 120_000 },
     () => {
-      const tried = Array.from({ length: 4 }, (_, i) => tryPhoto('good', FIRST_SEED + 5 * i, SMALL_PX));
+      const tried = Array.from({ length: tries(2, 4) }, (_, i) =>
+        tryPhoto('good', FIRST_SEED + 5 * i, SMALL_PX),
+      );
       const figures = photoFigures(tried);
       expect(figures.measured).toBeGreaterThanOrEqual(tried.length - 1);
       expect(figures.lines).toBeGreaterThan(tried.length);
-      expect(figures.median).toBeLessThan(0.01);
+      // Half of so few are two or three lines.
+      expect(figures.median).toBeLessThan(tries(0.02, 0.01));
       expect(figures.p95).toBeLessThan(0.03);
       expect(figures.covered).toBeGreaterThan(0.8);
     },

@@ -70,9 +70,13 @@ export const motionFigures = (
 };
 
 /** Rolls counted by mistake a minute, while something else is done. */
-export const falseCounts = (place: MotionPlace, doing: MotionDoing, seed: number): number => {
+export const falseCounts = (
+  place: MotionPlace,
+  doing: MotionDoing,
+  { seed, walks = 20 }: { readonly seed: number; readonly walks?: number },
+): number => {
   let [rolls, minutes] = [0, 0];
-  for (let n = seed; n < seed + 20; n += 1) {
+  for (let n = seed; n < seed + walks; n += 1) {
     const { samples } = motionOf({ place, rolls: 0, seed: n, around: [doing, 'still', doing, doing] });
     rolls += countedIn(place, samples).count.rolls;
     minutes += (samples.at(-1)?.atMs ?? 0) / 60_000;
