@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { PlanInput } from '../core/plan/planInput';
 import { AgainDialog } from '../features/again/AgainDialog';
@@ -10,6 +10,7 @@ import { type Piece, pieceAgain } from '../records/piece';
 import { useNotify } from '../session/notices';
 import type { PieceContext } from '../session/pieceContext';
 import { planOf } from '../core/plan/planOf';
+import { patchBetween } from '../session/patch';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
 import { useAdd, useAddPiece, useChangeSettings, useDeletePiece } from '../session/useChanges';
@@ -101,6 +102,22 @@ const BenchMenu = (props: { readonly pieceId: string; readonly withStages: boole
   );
 };
 
+/** Not drawn again with every letter of a name. */
+const StageLinks = memo(() => (
+  <nav aria-label="Stages" className="order-last flex w-full sm:order-none sm:w-auto">
+    {STAGES.map(s => (
+      <NavLink
+        key={s.to}
+        to={s.to}
+        replace={false}
+        className="flex min-h-10 items-center border-x border-t border-transparent px-1 text-[15px] max-sm:flex-1 max-sm:justify-center sm:px-3 sm:text-base aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
+      >
+        {s.text}
+      </NavLink>
+    ))}
+  </nav>
+));
+
 const PieceStrip = ({
   piece,
   change,
@@ -145,20 +162,7 @@ const PieceStrip = ({
         onText={name => change(p => ({ ...p, name }), { label: 'name', key: 'name' })}
       />
       {piece.sample && <span className="text-[13px] text-chalk max-lg:hidden">sample</span>}
-      {(!atBench || roomyForStages) && (
-        <nav aria-label="Stages" className="order-last flex w-full sm:order-none sm:w-auto">
-          {STAGES.map(s => (
-            <NavLink
-              key={s.to}
-              to={s.to}
-              replace={false}
-              className="flex min-h-10 items-center border-x border-t border-transparent px-1 text-[15px] max-sm:flex-1 max-sm:justify-center sm:px-3 sm:text-base aria-[current=page]:bg-ink aria-[current=page]:font-semibold aria-[current=page]:text-soap"
-            >
-              {s.text}
-            </NavLink>
-          ))}
-        </nav>
-      )}
+      {(!atBench || roomyForStages) && <StageLinks />}
       {atBench && roomy && (
         <div className="ml-auto flex gap-1">
           <Button look="bare" onClick={() => void navigate(`/rehearse/${piece.id}?from=log`)}>
@@ -203,8 +207,21 @@ const PieceStrip = ({
   );
 };
 
+/** What its views stand on. Letters of a name are typed above them, and need not wait until all of it is drawn again. */
+const useCalmStage = (stage: PieceContext): PieceContext => {
+  const before = useDeferredValue(stage);
+  const isOfName =
+    before.piece !== stage.piece &&
+    before.entries === stage.entries &&
+    before.wool === stage.wool &&
+    before.settings === stage.settings &&
+    patchBetween(before.piece, stage.piece).every(({ path }) => path[0] === 'name');
+  return isOfName ? before : stage;
+};
+
 const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: readonly Entry[] }) => {
   const stage = useStage(piece, entries);
+  const calm = useCalmStage(stage);
   const atBench = useAtBench();
   const last = useLastTime(piece);
   const { pathname } = useLocation();
@@ -214,7 +231,7 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
       <h1 className="sr-only">{piece.name}</h1>
       <PieceStrip piece={piece} change={stage.change} />
       {!atBench && <LastTime last={last} />}
-      <Outlet context={stage} />
+      <Outlet context={calm} />
     </>
   );
 };

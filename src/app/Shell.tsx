@@ -76,39 +76,46 @@ export const ViewButtons = () => {
   );
 };
 
-const Header = () => {
+/** Drawn by itself: what can be undone changes with every change, the links beside it do not. */
+const HistoryButtons = () => {
   const { history } = useWorkshop();
   const { undo, redo } = useHistory(history);
   const act = useUndo();
   return (
-    <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rim bg-soap px-4 py-1">
-      <NavLink to="/" className="text-xl font-bold tracking-tight">
-        Jorrit
-      </NavLink>
-      <nav aria-label="Places" className="flex flex-wrap gap-x-1 max-md:order-last max-md:w-full">
-        {PLACES.map(p => (
-          <NavLink
-            key={p.to}
-            to={p.to}
-            end={p.to === '/'}
-            className="flex min-h-9 items-center border-b-2 border-transparent px-2 aria-[current=page]:border-ink aria-[current=page]:font-semibold"
-          >
-            {p.text}
-          </NavLink>
-        ))}
-      </nav>
-      <div className="ml-auto flex items-center gap-1 max-sm:gap-0 max-sm:*:px-2">
-        <Button look="bare" disabled={undo === null} onClick={act.undo} title={undo ?? ''}>
-          Undo
-        </Button>
-        <Button look="bare" disabled={redo === null} onClick={act.redo} title={redo ?? ''}>
-          Redo
-        </Button>
-        <ViewButtons />
-      </div>
-    </header>
+    <>
+      <Button look="bare" disabled={undo === null} onClick={act.undo} title={undo ?? ''}>
+        Undo
+      </Button>
+      <Button look="bare" disabled={redo === null} onClick={act.redo} title={redo ?? ''}>
+        Redo
+      </Button>
+    </>
   );
 };
+
+const Header = () => (
+  <header className="no-print flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rim bg-soap px-4 py-1">
+    <NavLink to="/" className="text-xl font-bold tracking-tight">
+      Jorrit
+    </NavLink>
+    <nav aria-label="Places" className="flex flex-wrap gap-x-1 max-md:order-last max-md:w-full">
+      {PLACES.map(p => (
+        <NavLink
+          key={p.to}
+          to={p.to}
+          end={p.to === '/'}
+          className="flex min-h-9 items-center border-b-2 border-transparent px-2 aria-[current=page]:border-ink aria-[current=page]:font-semibold"
+        >
+          {p.text}
+        </NavLink>
+      ))}
+    </nav>
+    <div className="ml-auto flex items-center gap-1 max-sm:gap-0 max-sm:*:px-2">
+      <HistoryButtons />
+      <ViewButtons />
+    </div>
+  </header>
+);
 
 /** The keys of what is shown here, heard while this page is. */
 const useKeyboard = () => {

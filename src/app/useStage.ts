@@ -45,9 +45,11 @@ export const useStage = (piece: Piece, entries: readonly Entry[]): PieceContext 
     wool: wools.find(w => w.id === piece.woolId) ?? null,
     change,
     changePlan: (how, told) => {
-      const refused = refusalOf(piece.plan, how(piece.plan));
+      const next = how(piece.plan);
+      const refused = refusalOf(piece.plan, next);
       if (refused.length > 0) return tell({ text: refused.map(issueText).join(' ') });
-      change(p => withPlan(p, how(p.plan)), told);
+      // The plan that was asked about is the one that is shown: it is worked out once.
+      change(p => withPlan(p, p.plan === piece.plan ? next : how(p.plan)), told);
     },
   };
 };

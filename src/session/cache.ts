@@ -7,7 +7,12 @@ import type { Settings } from '../records/settings';
 import type { Store, StoreChange } from '../store/store';
 
 /** What is asked for stays as long as the page; it is kept in step by what the store tells. */
-const forEver = { staleTime: Infinity, gcTime: Infinity } as const;
+const forEver = {
+  staleTime: Infinity,
+  gcTime: Infinity,
+  // What is shown is what was handed in, to the same object: a plan is then found again by its own, and nothing is compared in depth.
+  structuralSharing: false,
+} as const;
 const SETTINGS = 'settings';
 /** What cannot be read is asked for by this. */
 export const UNREAD = ['unread'] as const;

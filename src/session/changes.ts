@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { type Issue } from '../core/issues';
 import type { StoredRecord } from '../records/common';
 import type { Kind } from '../records/kind';
@@ -81,7 +82,7 @@ export const changeRecord = async <T extends StoredRecord>(
   if (changed === before) return null;
   const loaded = loadRecord(kind, changed, kind.kind);
   if (loaded.status !== 'ok') return { issues: loaded.issues };
-  const after = { ...changed, revision: before.revision + 1 };
+  const after = { ...changed, revision: before.revision + 1, updatedAt: workshop.nowIso() };
   const patch = patchBetween(before, after);
   const step = stepOf(workshop, kind, { before, after, told });
   history.push(step);
@@ -92,10 +93,12 @@ export const changeRecord = async <T extends StoredRecord>(
   try {
     // What was shown is what is kept: the change is made anew only on a record that has moved on meanwhile.
     const kept = await store.update(kind, id, record =>
-      patchBetween(before, record).length === 0 ? { ...after, updatedAt: record.updatedAt } : change(record),
+      patchBetween(before, record).length === 0 ? after : change(record),
     );
     durable();
-    if (settled() && kept) cache.show(kind.table, kept);
+    // What is kept as it was shown, but for the very moment, is not drawn again.
+    const isShown = kept !== null && dequal({ ...kept, updatedAt: after.updatedAt }, after);
+    if (settled() && kept && !isShown) cache.show(kind.table, kept);
     return null;
   } catch (error) {
     // It was not kept, and is told: its note must not come back, and the screen shows what is there.

@@ -1,3 +1,4 @@
+import { dequal } from 'dequal';
 import { useCallback } from 'react';
 import { issueText } from '../words/issues';
 import type { StoredRecord } from '../records/common';
@@ -88,13 +89,15 @@ export const useChangeSettings = (): ((change: Partial<Settings>) => void) => {
     change => {
       const settled = cache.begin(SETTINGS);
       const before = cache.shownSettings() ?? DEFAULT_SETTINGS;
-      promptly(() => cache.showSettings({ ...before, ...change, revision: before.revision + 1 }));
+      const after = { ...before, ...change, revision: before.revision + 1 };
+      promptly(() => cache.showSettings(after));
       const durable = journal.noteSettings(before, change);
       store
         .updateSettings(s => ({ ...s, ...change }))
         .then(
           kept => {
-            if (settled()) cache.showSettings(kept);
+            // What is kept as it is shown is not drawn again.
+            if (settled() && !dequal(kept, after)) cache.showSettings(kept);
           },
           (error: unknown) => {
             settled();

@@ -87,9 +87,11 @@ export const useSchedule = (): ReturnType<typeof useOpenWork> & {
   const work = useOpenWork();
   const { open } = work;
   const { nowMs } = work.book;
+  // Told apart by its words, once for each: it is long.
+  const asked = useMemo(() => JSON.stringify(open), [open]);
   const isRead = useIsBookRead();
   const laid = useQuery({
-    queryKey: ['schedule', open],
+    queryKey: ['schedule', asked],
     // It takes less than to start a worker anew: what was asked before is not cancelled, only passed over.
     queryFn: async () => ({
       ...valueOf(await workers.long.run('schedule', { open })),
@@ -103,7 +105,7 @@ export const useSchedule = (): ReturnType<typeof useOpenWork> & {
   });
   const { data: planned = null } = laid;
   const sure = useQuery({
-    queryKey: ['readiness', open],
+    queryKey: ['readiness', asked],
     queryFn: async () => {
       const ask = { open, rank: planned?.rank ?? [] };
       return valueOf(await workers.long.run('readiness', ask)).map(r => ({ ...r, nowMs }));

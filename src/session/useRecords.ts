@@ -10,13 +10,14 @@ import { type OwnRecipe, recipeKind } from '../records/recipe';
 import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import { type Swatch, swatchKind } from '../records/swatch';
 import { type Wool, woolKind } from '../records/wool';
+import { useCalm } from './useCalm';
 import { useWorkshop } from './workshop';
 
 const NONE: readonly never[] = [];
 
 /** Every record of a kind, deleted ones too; null while they are read. */
 const useAll = <T extends StoredRecord>(kind: Kind<T>): readonly T[] | null =>
-  useQuery(useWorkshop().cache.list(kind)).data ?? null;
+  useCalm(useWorkshop().cache.list(kind)) ?? null;
 
 /** Records of a kind that are not deleted; null while they are read. */
 export const useLive = <T extends StoredRecord>(kind: Kind<T>): readonly T[] | null => {
@@ -73,9 +74,9 @@ export const useEntries = (pieceId: string): readonly Entry[] | undefined =>
   useQuery(useWorkshop().cache.entries(pieceId)).data;
 
 /** The logs of all pieces; empty while they are read. */
-export const useAllEntries = (): readonly Entry[] => useQuery(useWorkshop().cache.allEntries()).data ?? NONE;
+export const useAllEntries = (): readonly Entry[] => useCalm(useWorkshop().cache.allEntries()) ?? NONE;
 
 /** Whether the logs of all pieces have been read. */
-export const useAreEntriesRead = (): boolean => useQuery(useWorkshop().cache.allEntries()).data !== undefined;
+export const useAreEntriesRead = (): boolean => useCalm(useWorkshop().cache.allEntries()) !== undefined;
 
 export const useSettings = (): Settings => useQuery(useWorkshop().cache.settings()).data ?? DEFAULT_SETTINGS;

@@ -1,4 +1,3 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { ModelAnswer } from '../../core/advice/modelAct';
 import type { Water } from '../../core/acts/vocabulary';
 import { shrinkOf, workOfOne } from '../../core/ways/shrinkOf';
@@ -9,6 +8,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import { SIZE_TOLERANCE } from '../../core/tolerances';
 import { valueOf } from '../../session/jobError';
 import type { PieceContext } from '../../session/pieceContext';
+import { useCalmAnswer } from '../../session/useCalm';
 import { useWorkshop } from '../../session/workshop';
 import { usePrior } from '../../session/usePrior';
 
@@ -49,14 +49,14 @@ export const usePieceForecast = (
     hasDirections,
     pace,
   };
-  const { data, isFetching, error, refetch } = useQuery({
+  const answer = useCalmAnswer({
     queryKey: ['forecast', record, goal],
     queryFn: async () => valueOf(await workers.bench.run('forecastPiece', { record, goal })),
-    placeholderData: keepPreviousData,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 60_000,
     retry: 1,
   });
+  const { data, isFetching = true, error = null, refetch } = answer ?? {};
   const model: ModelAnswer | null =
     data && data.measurings === record.intervals.length && data.now.length === gauges.length
       ? {
@@ -72,6 +72,6 @@ export const usePieceForecast = (
     model,
     isPending: model === null && isFetching,
     isFetching,
-    failure: error && !isFetching ? { text: error.message, again: () => void refetch() } : null,
+    failure: error && !isFetching ? { text: error.message, again: () => void refetch?.() } : null,
   };
 };

@@ -10,9 +10,10 @@ import { EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
+import { calmly } from '../../ui/calmly';
 import { ViewLayout } from '../../ui/ViewLayout';
 import { Why } from '../../ui/Why';
-import { Legend } from '../../ui/table/Legend';
+import { CalmLegend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { Turning } from '../../ui/table/Turning';
 import { UNDYED } from '../../core/wool/undyed';
@@ -105,6 +106,10 @@ const noGrips = (): null => null;
 /** On an upright tablet the measures stand beside the chain. */
 const TWO_COLUMNS = 'md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 
+// What follows is drawn after the figure that was typed.
+const CalmFacts = calmly(Facts);
+const CalmWool = calmly(WoolChoice);
+
 const Drawn = ({
   context,
   plan,
@@ -150,7 +155,7 @@ const Drawn = ({
             fillOf={woolFill}
             {...(outline.nodes ? { over: outline.nodes } : {})}
           />
-          <Legend scene={scene} />
+          <CalmLegend scene={scene} />
           {plan.form.turned && roomy && (
             <FinishedForm turned={plan.form.turned} colour={context.wool?.colour ?? UNDYED} />
           )}
@@ -172,7 +177,7 @@ const Drawn = ({
             aria-label="Wool and laying"
             className="mt-4 flex w-full flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
           >
-            <WoolChoice context={context} />
+            <CalmWool context={context} />
             {onResist && <LayingField context={context} link="foldOverMm" label="Fold-over" units={units} />}
             {onResist && (
               <LayingField context={context} link="resistMm" label="Resist thickness" units={units} />
@@ -181,7 +186,7 @@ const Drawn = ({
             <FaceChoice plan={plan} face={face} onFace={setFace} />
             {plan.form.edgeSurplus && <FoldedEdge surplus={plan.form.edgeSurplus} units={units} />}
           </section>
-          <Facts plan={plan} units={units} />
+          <CalmFacts plan={plan} units={units} />
         </div>
       }
     />

@@ -14,6 +14,7 @@ import { textOf } from '../../files/textOf';
 import { useGramsLeft } from '../../session/useShelf';
 import { useMoney } from '../../session/useWorkplace';
 import { useShelfImport } from '../../session/useShelfImport';
+import { calmly } from '../../ui/calmly';
 import { Button, buttonClass } from '../../ui/Button';
 import { Select, wordOptions } from '../../ui/Select';
 import { FileButton } from '../../ui/FileButton';
@@ -75,6 +76,11 @@ const Worth = () => {
   );
 };
 
+// What is typed to find it stands there before the rows do.
+const CalmList = calmly(ShelfList);
+const CalmWorth = calmly(Worth);
+const CalmDetail = calmly(WoolDetail);
+
 /** The shelf: wools, cloths and what decorates them; what is left of each and what it is expected to do. */
 export const ShelfView = () => {
   useTitle('Shelf');
@@ -122,7 +128,7 @@ export const ShelfView = () => {
               Add a wool
             </Button>
           </div>
-          <Worth />
+          <CalmWorth />
           <div className="my-2 flex flex-wrap items-end gap-3">
             <TextField className="w-32" label="Find" value={find} onText={setFind} />
             <Select
@@ -145,7 +151,7 @@ export const ShelfView = () => {
                 : 'No wool here yet. Add one, or import a table. Choose it in a plan; when the piece is finished, Jorrit learns how much it shrinks.'}
             </p>
           ) : (
-            <ShelfList wools={rows} chosen={chosen?.id ?? null} units={units} />
+            <CalmList wools={rows} chosen={chosen?.id ?? null} units={units} />
           )}
           {table.said && <p role="status">{table.said}</p>}
           <Problems problems={table.problems} />
@@ -170,7 +176,7 @@ export const ShelfView = () => {
               Whole shelf
             </Link>
           )}
-          <WoolDetail key={chosen.id} wool={chosen} />
+          <CalmDetail key={chosen.id} wool={chosen} />
         </section>
       )}
     </div>

@@ -16,8 +16,8 @@ import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { ViewLayout } from '../../ui/ViewLayout';
-import { Legend } from '../../ui/table/Legend';
-import { Table } from '../../ui/table/Table';
+import { CalmLegend } from '../../ui/table/Legend';
+import { CalmTable } from '../../ui/table/Table';
 import { toScreen, type View } from '../../ui/table/view';
 
 const SheetOutlines = ({ sheets, view }: { readonly sheets: SheetPlan; readonly view: View }) => (
@@ -153,7 +153,7 @@ const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly pla
       label="Template"
       table={
         <>
-          <Table
+          <CalmTable
             scene={scene}
             units={units}
             label="Template on its sheets"
@@ -166,7 +166,7 @@ const Drawn = ({ context, plan }: { readonly context: PieceContext; readonly pla
               </>
             )}
           />
-          <Legend scene={scene} />
+          <CalmLegend scene={scene} />
         </>
       }
       instruments={

@@ -18,11 +18,12 @@ import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Choice } from '../../ui/Choice';
+import { calmly } from '../../ui/calmly';
 import { ViewLayout } from '../../ui/ViewLayout';
 import { UNDYED } from '../../core/wool/undyed';
-import { Legend } from '../../ui/table/Legend';
+import { CalmLegend } from '../../ui/table/Legend';
 import { layerFill, LayerPattern } from '../../ui/table/LayerPattern';
-import { Table } from '../../ui/table/Table';
+import { CalmTable } from '../../ui/table/Table';
 import { Batch } from './Batch';
 import { EvennessMap } from './EvennessMap';
 import { EvennessPanel, inLayers } from './EvennessPanel';
@@ -101,6 +102,10 @@ const ringsOf = (scene: Scene | null): readonly Polygon[] => {
 };
 const noFill = (): undefined => undefined;
 
+// What follows is drawn after the figure that was typed.
+const CalmNeeds = calmly(Needs);
+const CalmPiles = calmly(LayerPiles);
+
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
   const context = usePieceContext();
@@ -141,7 +146,7 @@ export const WoolView = () => {
       label="Wool"
       table={
         <>
-          <Table
+          <CalmTable
             scene={scene}
             units={units}
             label="Where the wool goes"
@@ -164,14 +169,14 @@ export const WoolView = () => {
               )
             }
           />
-          <Legend scene={scene} />
+          <CalmLegend scene={scene} />
         </>
       }
       instruments={
         weigh ? (
           <>
             <Totals weigh={weigh} context={context} />
-            <Needs context={context} plan={plan.value} weigh={weigh} piles={piles} />
+            <CalmNeeds context={context} plan={plan.value} weigh={weigh} piles={piles} />
             {context.wool?.form === 'fleece' && (
               <p className="mb-3 text-[13px] text-chalk">
                 Raw fleece: wash your hands, cover cuts, keep it away from food. Carding makes dust: air the
@@ -204,7 +209,7 @@ export const WoolView = () => {
                     />
                   </div>
                 )}
-                <LayerPiles
+                <CalmPiles
                   weigh={weigh}
                   units={units}
                   firstIs={onResist ? (isTurnedOut ? 'outside' : 'inside') : 'laid first'}

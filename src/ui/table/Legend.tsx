@@ -1,3 +1,4 @@
+import { calmly } from '../calmly';
 import type { Role, Scene } from '../../drawing/scene';
 
 const NAMES: Readonly<Partial<Record<Role, string>>> = {
@@ -36,3 +37,6 @@ export const Legend = ({ scene }: { readonly scene: Scene }) => (
     ))}
   </ul>
 );
+
+/** The same, drawn after what was typed or chosen beside it. */
+export const CalmLegend = calmly(Legend);

@@ -1,3 +1,4 @@
+import { calmly } from '../calmly';
 import { type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Box } from '../../core/outline/polygon';
 import type { UnitSystem } from '../../core/units/units';
@@ -127,3 +128,6 @@ export const Table = (props: TableProps) => {
     </div>
   );
 };
+
+/** The same where it has no handles: it is drawn after what was typed or chosen beside it. */
+export const CalmTable = calmly(Table);
