@@ -27,13 +27,16 @@ const useFollowed = <T>(
   const client = useQueryClient();
   const hash = hashKey(asked.queryKey);
   const [seen, setSeen] = useState<Seen<T> | null>(null);
+  // The same name is the same question, however often it is put.
+  const [question, setQuestion] = useState({ hash, asked });
+  if (question.hash !== hash) setQuestion({ hash, asked });
   useEffect(() => {
-    const observer = new QueryObserver<T>(client, asked);
-    let isFirst = client.getQueryData(asked.queryKey) === undefined;
+    const observer = new QueryObserver<T>(client, question.asked);
+    let isFirst = client.getQueryData(question.asked.queryKey) === undefined;
     const seenNow =
       (result: QueryObserverResult<T>) =>
       (was: Seen<T> | null): Seen<T> => ({
-        hash,
+        hash: question.hash,
         result: keeps && was && result.data === undefined ? { ...result, data: was.result.data } : result,
       });
     const take = (result: QueryObserverResult<T>): void => {
@@ -47,8 +50,7 @@ const useFollowed = <T>(
     const now = observer.getCurrentResult();
     startTransition(() => setSeen(seenNow(now)));
     return leave;
-    // The same name is the same question.
-  }, [client, hash, keeps]);
+  }, [client, question, keeps]);
   return { seen, hash };
 };
 
