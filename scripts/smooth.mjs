@@ -61,7 +61,7 @@ const longTasks = async (chromiumHere, page, work) => {
   );
   // A task may be told twice, by whom it was run; the outer one is meant.
   const tasks = traceEvents
-    .filter(e => e.ph === 'X' && /RunTask$/.test(e.name) && threads.has(`${e.pid} ${e.tid}`))
+    .filter(e => e.ph === 'X' && e.name.endsWith('RunTask') && threads.has(`${e.pid} ${e.tid}`))
     .toSorted((a, b) => a.ts - b.ts || b.dur - a.dur);
   let ended = 0;
   const long = [];

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useCallback, useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { FormKind, Offer, Purpose } from '../../core/forms/formKind';
 import { FORM_KINDS } from '../../core/forms/kinds/registry';
@@ -66,6 +66,29 @@ const TileButton = ({ tile, onChoose }: { readonly tile: Tile; readonly onChoose
   </button>
 );
 
+/** What is found by a word, group by group: drawn after the letters of it. */
+const Found = memo(
+  ({ wanted, onChoose }: { readonly wanted: string; readonly onChoose: (tile: Tile) => void }) => {
+    const groups = GROUPS.map(([group, title]) => ({
+      title,
+      tiles: tilesOf(group).filter(t => fits(t, wanted)),
+    })).filter(g => g.tiles.length > 0);
+    if (groups.length === 0) return <p>Nothing found. Try another word, or “Your own shape”.</p>;
+    return groups.map(g => (
+      <section key={g.title} aria-label={g.title} className="mb-5">
+        <h2 className="mb-1 text-xl font-semibold">{g.title}</h2>
+        <ul className="flex flex-wrap gap-x-3.5 gap-y-3">
+          {g.tiles.map(tile => (
+            <li key={tile.offer.title}>
+              <TileButton tile={tile} onChoose={onChoose} />
+            </li>
+          ))}
+        </ul>
+      </section>
+    ));
+  },
+);
+
 /** New piece: chosen by its picture and by what it is for. */
 export const NewPieceView = () => {
   useTitle('New piece');
@@ -75,16 +98,16 @@ export const NewPieceView = () => {
   const { chance, nowIso } = useWorkshop();
   const [from, setFrom] = useState<StartFrom>('size');
   const [wanted, setWanted] = useState('');
-  const begin = (tile: Tile): void => {
-    const plan = startFrom(tile.input, from);
-    const way = tile.offer.way ?? null;
-    const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan, way });
-    add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
-  };
-  const groups = GROUPS.map(([group, title]) => ({
-    title,
-    tiles: tilesOf(group).filter(t => fits(t, wanted)),
-  })).filter(g => g.tiles.length > 0);
+  const found = useDeferredValue(wanted);
+  const begin = useCallback(
+    (tile: Tile): void => {
+      const plan = startFrom(tile.input, from);
+      const way = tile.offer.way ?? null;
+      const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan, way });
+      add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
+    },
+    [from, chance, nowIso, add, navigate, failed],
+  );
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4">
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2">
@@ -102,19 +125,7 @@ export const NewPieceView = () => {
         </Link>
         .
       </p>
-      {groups.map(g => (
-        <section key={g.title} aria-label={g.title} className="mb-5">
-          <h2 className="mb-1 text-xl font-semibold">{g.title}</h2>
-          <ul className="flex flex-wrap gap-x-3.5 gap-y-3">
-            {g.tiles.map(tile => (
-              <li key={tile.offer.title}>
-                <TileButton tile={tile} onChoose={begin} />
-              </li>
-            ))}
-          </ul>
-        </section>
-      ))}
-      {groups.length === 0 && <p>Nothing found. Try another word, or “Your own shape”.</p>}
+      <Found wanted={found} onChoose={begin} />
     </div>
   );
 };

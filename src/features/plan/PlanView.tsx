@@ -109,6 +109,7 @@ const TWO_COLUMNS = 'md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 // What follows is drawn after the figure that was typed.
 const CalmFacts = calmly(Facts);
 const CalmWool = calmly(WoolChoice);
+const CalmForm = calmly(FinishedForm);
 
 const Drawn = ({
   context,
@@ -157,7 +158,7 @@ const Drawn = ({
           />
           <CalmLegend scene={scene} />
           {plan.form.turned && roomy && (
-            <FinishedForm turned={plan.form.turned} colour={context.wool?.colour ?? UNDYED} />
+            <CalmForm turned={plan.form.turned} colour={context.wool?.colour ?? UNDYED} />
           )}
         </>
       }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { shelfWorth } from '../../core/cost/shelfWorth';
 import { issueText } from '../../words/issues';
@@ -97,7 +97,9 @@ export const ShelfView = () => {
   const roomy = useRoomy('lg');
   const table = useTable();
   const left = useGramsLeft();
-  const rows = shelfRows(all, { find, sort, order, left });
+  // The letters first, then what is found by them.
+  const wanted = useDeferredValue(find);
+  const rows = shelfRows(all, { find: wanted, sort, order, left });
   const asked = all.find(w => w.id === woolId && w.deletedAt === null);
   const chosen = asked ?? (roomy ? rows[0] : undefined);
   const add = (): void => {
