@@ -14,6 +14,9 @@ const HEADERS = `/*
 /sw.js
   Cache-Control: no-cache
   Content-Security-Policy: ${SCRIPT_POLICY}
+/early.js
+  Cache-Control: no-cache
+  Content-Security-Policy: ${SCRIPT_POLICY}
 `;
 
 /** Makes a build that any host of plain files can serve: its policy in the page, the page for addresses that are no file, and headers. */
