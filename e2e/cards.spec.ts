@@ -4,7 +4,7 @@ import jsQR from 'jsqr';
 import type { Download, Page } from '@playwright/test';
 import { fromBase45 } from '../src/files/base45';
 import { clearedWorkshop, expect, test, pieceAct } from './jorrit';
-import { eachTime, LONG } from './tiers';
+import { LONG } from './tiers';
 
 const PAD = '/pieces/sample-ferry-pad/plan';
 
@@ -46,7 +46,7 @@ const pointsOf = async (page: Page, png: string) => {
 for (const paper of ['A5', 'A4', 'Letter'])
   test(
     `a card on ${paper} is rendered by poppler, and its code holds the recipe`,
-    eachTime(paper === 'A5'),
+    LONG,
     async ({ page }, info) => {
       await open(page);
       await dialog(page).getByRole('radio', { name: paper }).click();

@@ -1,30 +1,32 @@
 import { begin, expect, field, stage, test } from './jorrit';
 import { LONG } from './tiers';
 
-test('from the first wisp: a note, a look, and wool that takes over where a colour ran out', async ({
-  page,
-}) => {
-  await begin(page, 'Bottle sleeve');
-  await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Kelp, carded batt' });
-  await stage(page, 'Bench').click();
-  const laying = page.getByRole('region', { name: 'Laying' });
-  await expect(laying).toContainText('Lay layer 1');
-  await page.getByRole('button', { name: 'Note', exact: true }).click();
-  await page.getByRole('textbox', { name: 'Note' }).fill('The batt is damp.');
-  await page.getByRole('button', { name: 'Add to the log' }).click();
-  await expect(laying).toContainText('Lay layer 1');
-  await page.getByRole('button', { name: 'Add wool' }).click();
-  const panel = page.getByRole('group', { name: 'Add wool', exact: true });
-  await panel.getByRole('button', { name: 'Brick' }).first().click();
-  await panel.getByRole('button', { name: 'The other ran out' }).click();
-  for (const key of ['4', '.', '5', 'Enter']) await page.keyboard.press(key);
-  await expect(panel).toHaveCount(0);
-  await expect(laying).toContainText('Kelp');
-  await page.getByRole('button', { name: 'Laid', exact: true }).click();
-  await expect(laying).toContainText('Brick');
-  await stage(page, 'Wool').click();
-  await expect(page.getByText('and 4.5 g added at the bench')).toBeVisible();
-});
+test(
+  'from the first wisp: a note, a look, and wool that takes over where a colour ran out',
+  LONG,
+  async ({ page }) => {
+    await begin(page, 'Bottle sleeve');
+    await page.getByRole('combobox', { name: 'Wool' }).selectOption({ label: 'Kelp, carded batt' });
+    await stage(page, 'Bench').click();
+    const laying = page.getByRole('region', { name: 'Laying' });
+    await expect(laying).toContainText('Lay layer 1');
+    await page.getByRole('button', { name: 'Note', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Note' }).fill('The batt is damp.');
+    await page.getByRole('button', { name: 'Add to the log' }).click();
+    await expect(laying).toContainText('Lay layer 1');
+    await page.getByRole('button', { name: 'Add wool' }).click();
+    const panel = page.getByRole('group', { name: 'Add wool', exact: true });
+    await panel.getByRole('button', { name: 'Brick' }).first().click();
+    await panel.getByRole('button', { name: 'The other ran out' }).click();
+    for (const key of ['4', '.', '5', 'Enter']) await page.keyboard.press(key);
+    await expect(panel).toHaveCount(0);
+    await expect(laying).toContainText('Kelp');
+    await page.getByRole('button', { name: 'Laid', exact: true }).click();
+    await expect(laying).toContainText('Brick');
+    await stage(page, 'Wool').click();
+    await expect(page.getByText('and 4.5 g added at the bench')).toBeVisible();
+  },
+);
 
 test(
   'a dozen cores are weighed one after the other, by their own weight, and covered in another wool',

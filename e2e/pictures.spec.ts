@@ -299,7 +299,7 @@ test('a browser short of room says so before, and takes nothing half', LONG, asy
   expect(await kept(page)).toEqual([]);
 });
 
-test('pictures go out with the workshop in a zip, and come in again to the byte', async ({ page }) => {
+test('pictures go out with the workshop in a zip, and come in again to the byte', LONG, async ({ page }) => {
   await page.goto(`${MAT}/diary`);
   const file = { name: 'felt.jpg', mimeType: 'image/jpeg', buffer: await cameraPicture(page, 640, 480) };
   await page.getByText('Add a picture').locator('input').setInputFiles(file);

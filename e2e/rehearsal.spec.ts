@@ -3,59 +3,61 @@ import { A_HAND_MS, clearedWorkshop, expect, pieceAct, test } from './jorrit';
 import { found, great, hands } from './promises/playing';
 import { LONG } from './tiers';
 
-test('a rehearsal is begun from a plan, tried again from a step, and leaves nothing behind', async ({
-  page,
-}) => {
-  const kept = (): Promise<readonly string[]> =>
-    page.evaluate(async () => {
-      const open = indexedDB.open('jorrit');
-      const db = await new Promise<IDBDatabase>((resolve, reject) => {
-        open.onsuccess = () => resolve(open.result);
-        open.onerror = () => reject(open.error);
+test(
+  'a rehearsal is begun from a plan, tried again from a step, and leaves nothing behind',
+  LONG,
+  async ({ page }) => {
+    const kept = (): Promise<readonly string[]> =>
+      page.evaluate(async () => {
+        const open = indexedDB.open('jorrit');
+        const db = await new Promise<IDBDatabase>((resolve, reject) => {
+          open.onsuccess = () => resolve(open.result);
+          open.onerror = () => reject(open.error);
+        });
+        const all = await Promise.all(
+          // What is only worked out from the rest is made anew whenever it is looked at.
+          [...db.objectStoreNames]
+            .filter(name => name !== 'summaries')
+            .map(
+              name =>
+                new Promise<unknown>(resolve => {
+                  const ask = db.transaction(name).objectStore(name).getAll();
+                  ask.onsuccess = () => resolve([name, ask.result]);
+                }),
+            ),
+        );
+        db.close();
+        // A digest of each table: what differs is told by its name.
+        return Promise.all(
+          all.map(async table => {
+            const text = JSON.stringify(table);
+            const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
+            return `${text.slice(2, 14)} ${[...new Uint8Array(digest)].slice(0, 8).join('-')}`;
+          }),
+        );
       });
-      const all = await Promise.all(
-        // What is only worked out from the rest is made anew whenever it is looked at.
-        [...db.objectStoreNames]
-          .filter(name => name !== 'summaries')
-          .map(
-            name =>
-              new Promise<unknown>(resolve => {
-                const ask = db.transaction(name).objectStore(name).getAll();
-                ask.onsuccess = () => resolve([name, ask.result]);
-              }),
-          ),
-      );
-      db.close();
-      // A digest of each table: what differs is told by its name.
-      return Promise.all(
-        all.map(async table => {
-          const text = JSON.stringify(table);
-          const digest = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
-          return `${text.slice(2, 14)} ${[...new Uint8Array(digest)].slice(0, 8).join('-')}`;
-        }),
-      );
-    });
-  await page.goto('/pieces/sample-kelp-cosy/plan');
-  await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
-  const before = await kept();
-  await pieceAct(page, 'Rehearse it');
-  await expect(hands(page)).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Rehearsal' })).toContainText('nothing of it is kept');
-  for (let n = 0; n < 3; n += 1) {
-    await great(page).click();
-    await page.waitForTimeout(A_HAND_MS);
-  }
-  await page.getByRole('combobox', { name: 'Try again after' }).selectOption({ index: 1 });
-  await expect(page.getByRole('radio', { name: 'try 2' })).toBeChecked();
-  await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(1);
-  // The bench knows the other try as any other piece that is on it.
-  await page.getByRole('navigation', { name: 'Also on the bench' }).getByRole('link').first().click();
-  await expect(page.getByRole('radio', { name: 'try 1' })).toBeChecked();
-  await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(3);
-  await page.getByRole('link', { name: 'Leave' }).click();
-  await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
-  expect(await kept()).toEqual(before);
-});
+    await page.goto('/pieces/sample-kelp-cosy/plan');
+    await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+    const before = await kept();
+    await pieceAct(page, 'Rehearse it');
+    await expect(hands(page)).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Rehearsal' })).toContainText('nothing of it is kept');
+    for (let n = 0; n < 3; n += 1) {
+      await great(page).click();
+      await page.waitForTimeout(A_HAND_MS);
+    }
+    await page.getByRole('combobox', { name: 'Try again after' }).selectOption({ index: 1 });
+    await expect(page.getByRole('radio', { name: 'try 2' })).toBeChecked();
+    await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(1);
+    // The bench knows the other try as any other piece that is on it.
+    await page.getByRole('navigation', { name: 'Also on the bench' }).getByRole('link').first().click();
+    await expect(page.getByRole('radio', { name: 'try 1' })).toBeChecked();
+    await expect(page.getByRole('region', { name: 'Log' }).getByRole('listitem')).toHaveCount(3);
+    await page.getByRole('link', { name: 'Leave' }).click();
+    await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
+    expect(await kept()).toEqual(before);
+  },
+);
 
 test('from an empty workshop to the end of the first lesson, all of it said on the spot', async ({
   page,

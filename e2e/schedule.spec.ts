@@ -123,7 +123,7 @@ test('a block is dragged to another day, stays there, and is let go by undo', as
   await expect(moved).toHaveCount(0);
 });
 
-test('laid in as late as it may be; days off are kept; out as a calendar file', async ({ page }) => {
+test('laid in as late as it may be; days off are kept; out as a calendar file', LONG, async ({ page }) => {
   await page.goto('/hours');
   await page.getByLabel('Day off').fill(day(1));
   await page.getByRole('button', { name: 'Add', exact: true }).click();

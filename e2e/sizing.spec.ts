@@ -37,12 +37,16 @@ test('a place is added to a shape by girths and taken away again, and undone', L
   await expect(field(page, 'Girth 6')).toHaveValue('12.0');
 });
 
-test('a head girth of a hat comes from the table or the tape, and its ease is named', async ({ page }) => {
-  await begin(page, 'Bell hat');
-  await page.getByRole('combobox', { name: /head size/ }).selectOption({ label: 'large' });
-  await expect(field(page, 'Head girth').first()).toHaveValue('59.0');
-  await expect(page.getByText(/common practice/).first()).toBeVisible();
-});
+test(
+  'a head girth of a hat comes from the table or the tape, and its ease is named',
+  LONG,
+  async ({ page }) => {
+    await begin(page, 'Bell hat');
+    await page.getByRole('combobox', { name: /head size/ }).selectOption({ label: 'large' });
+    await expect(field(page, 'Head girth').first()).toHaveValue('59.0');
+    await expect(page.getByText(/common practice/).first()).toBeVisible();
+  },
+);
 
 test('a string round the ball says what the finished pod will be', LONG, async ({ page }) => {
   await begin(page, 'Pod on a ball');
@@ -51,18 +55,20 @@ test('a string round the ball says what the finished pod will be', LONG, async (
   await expect(field(page, 'Finished girth')).toHaveValue('35');
 });
 
-test('a solid: grams from its size, size from its grams, as the cube; rolled dry it is larger', async ({
-  page,
-}) => {
-  await begin(page, 'Ball');
-  const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Total wool')];
-  await type(page, 'Finished diameter', String(2 * size));
-  await expect.poll(async () => (await figure(page, 'Total wool')) / grams).toBeCloseTo(8, 1);
-  await type(page, 'Total wool', String(grams));
-  await expect.poll(() => figure(page, 'Finished diameter')).toBeCloseTo(size, 1);
-  const dry = size / (1 - (await figure(page, 'lengthwise')) / 100);
-  expect(await figure(page, 'Rolled dry')).toBeCloseTo(dry, 1);
-});
+test(
+  'a solid: grams from its size, size from its grams, as the cube; rolled dry it is larger',
+  LONG,
+  async ({ page }) => {
+    await begin(page, 'Ball');
+    const [size, grams] = [await figure(page, 'Finished diameter'), await figure(page, 'Total wool')];
+    await type(page, 'Finished diameter', String(2 * size));
+    await expect.poll(async () => (await figure(page, 'Total wool')) / grams).toBeCloseTo(8, 1);
+    await type(page, 'Total wool', String(grams));
+    await expect.poll(() => figure(page, 'Finished diameter')).toBeCloseTo(size, 1);
+    const dry = size / (1 - (await figure(page, 'lengthwise')) / 100);
+    expect(await figure(page, 'Rolled dry')).toBeCloseTo(dry, 1);
+  },
+);
 
 test('grams typed for one bead move its size, and that is said, with a way back', LONG, async ({ page }) => {
   await begin(page, 'Ball');

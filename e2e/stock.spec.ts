@@ -82,41 +82,48 @@ test('a finished piece is put into stock with one tap, and once', LONG, async ({
   );
 });
 
-test('what a piece costs, planned and as it came, and the price that leaves the margin; in any currency', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-brick-sleeve/cost');
-  const table = page.getByRole('table');
-  await expect(table.getByRole('columnheader')).toHaveText(['for', 'planned', 'came']);
-  // 72 g at 6.40 € for 100 g.
-  await expect(table.getByRole('row').filter({ hasText: 'Brick, combed tops' })).toContainText('€4.61');
-  const total = async (): Promise<number> =>
-    Number(
-      (
-        await table.getByRole('row').filter({ hasText: 'Altogether' }).getByRole('cell').last().textContent()
-      )?.replace('€', ''),
+test(
+  'what a piece costs, planned and as it came, and the price that leaves the margin; in any currency',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-brick-sleeve/cost');
+    const table = page.getByRole('table');
+    await expect(table.getByRole('columnheader')).toHaveText(['for', 'planned', 'came']);
+    // 72 g at 6.40 € for 100 g.
+    await expect(table.getByRole('row').filter({ hasText: 'Brick, combed tops' })).toContainText('€4.61');
+    const total = async (): Promise<number> =>
+      Number(
+        (
+          await table
+            .getByRole('row')
+            .filter({ hasText: 'Altogether' })
+            .getByRole('cell')
+            .last()
+            .textContent()
+        )?.replace('€', ''),
+      );
+    const cost = await total();
+    const price = Number(
+      (await page.getByText('Price of one for a margin').locator('strong').textContent())?.replace('€', ''),
     );
-  const cost = await total();
-  const price = Number(
-    (await page.getByText('Price of one for a margin').locator('strong').textContent())?.replace('€', ''),
-  );
-  // 30 % margin and 5 % fee, rounded up to the cent.
-  expect(price).toBeGreaterThanOrEqual(cost / 0.65);
-  expect(price).toBeLessThan(cost / 0.65 + 0.01);
-  await page.goto('/hours');
-  await page.getByRole('combobox', { name: 'Currency' }).selectOption('JPY');
-  await type(page, 'An hour of hands', '1500');
-  await page.goto('/pieces/sample-brick-sleeve/cost');
-  await expect(table.getByRole('row').filter({ hasText: 'hands' })).toContainText('¥2,250');
-  await page.goto('/hours');
-  await page.getByRole('combobox', { name: 'Currency' }).selectOption('KWD');
-  await type(page, 'An hour of hands', '4.5');
-  await page.getByRole('combobox', { name: 'How sums are written' }).selectOption('de-DE');
-  await page.goto('/pieces/sample-brick-sleeve/cost');
-  await expect(table.getByRole('row').filter({ hasText: 'hands' })).toContainText('6,750');
-  await page.goto('/shelf');
-  await expect(page.getByText(/^Worth .*by your prices; 3 without a price or a count/)).toBeVisible();
-});
+    // 30 % margin and 5 % fee, rounded up to the cent.
+    expect(price).toBeGreaterThanOrEqual(cost / 0.65);
+    expect(price).toBeLessThan(cost / 0.65 + 0.01);
+    await page.goto('/hours');
+    await page.getByRole('combobox', { name: 'Currency' }).selectOption('JPY');
+    await type(page, 'An hour of hands', '1500');
+    await page.goto('/pieces/sample-brick-sleeve/cost');
+    await expect(table.getByRole('row').filter({ hasText: 'hands' })).toContainText('¥2,250');
+    await page.goto('/hours');
+    await page.getByRole('combobox', { name: 'Currency' }).selectOption('KWD');
+    await type(page, 'An hour of hands', '4.5');
+    await page.getByRole('combobox', { name: 'How sums are written' }).selectOption('de-DE');
+    await page.goto('/pieces/sample-brick-sleeve/cost');
+    await expect(table.getByRole('row').filter({ hasText: 'hands' })).toContainText('6,750');
+    await page.goto('/shelf');
+    await expect(page.getByText(/^Worth .*by your prices; 3 without a price or a count/)).toBeVisible();
+  },
+);
 
 test('in an empty workshop stock and hours say what they are for', LONG, async ({ page }) => {
   await clearedWorkshop(page);

@@ -2,6 +2,7 @@ import type { Polygon } from '../src/core/outline/polygon';
 import { photoOf } from '../src/core/photo/scene';
 import { begin, clearedWorkshop, expect, figure, test } from './jorrit';
 import { bitmapOf } from './pictureFiles';
+import { LONG } from './tiers';
 
 /** A mitten, roughly: drawn on a sheet, mm. */
 const DRAWN: Polygon = [
@@ -13,7 +14,7 @@ const DRAWN: Polygon = [
   { x: -100, y: 40 },
 ];
 
-test('an outline drawn on a sheet is traced from a picture, and is the piece’s', async ({ page }) => {
+test('an outline drawn on a sheet is traced from a picture, and is the piece’s', LONG, async ({ page }) => {
   await clearedWorkshop(page);
   await page.goto('/new');
   await begin(page, 'Free shape, flat');

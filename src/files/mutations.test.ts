@@ -9,13 +9,14 @@ import { ofKind } from '../records/snapshot';
 import { sampleWorkshop } from '../sample/sampleWorkshop';
 import { memoryStore } from '../store/makeStore';
 import { planImport } from '../store/importing';
+import { tries } from '../core/numeric/testing/tries';
 import type { WorkshopFile } from './fileTypes';
 import { readWorkshop } from './readWorkshop';
 import { workshopText, writeWorkshop } from './writeWorkshop';
 
 const NOW = '2026-03-01T10:00:00.000Z';
 /** How many files are tried; ten thousand in the long run. */
-const FILES = process.env['ATTACK'] === 'long' ? 10_000 : 300;
+const FILES = process.env['ATTACK'] === 'long' ? 10_000 : tries(120, 300);
 /** Longer than this nobody waits for a file to be refused or taken, ms. */
 const PATIENCE_MS = 5000;
 
