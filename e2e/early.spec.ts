@@ -53,3 +53,15 @@ test('what is no longer on the table is not kept as it was last seen', async ({ 
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
 });
+
+test('what was kept of it and is damaged keeps nothing shut', async ({ page }) => {
+  await page.goto('/');
+  await expect.poll(() => kept(page)).toBe(true);
+  await page.goto('/icon.svg');
+  for (const damaged of ['{"theme":"light","shown":[["p",{"1 b":""},["x"]]]}', '{"theme":', '[[]]']) {
+    await page.evaluate(text => localStorage.setItem('jorrit.last-look', text), damaged);
+    await page.goto('/');
+    await expect(heading(page)).toBeVisible();
+    await page.goto('/icon.svg');
+  }
+});

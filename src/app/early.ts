@@ -71,6 +71,14 @@ const beginApplication = (): void => {
   document.head.append(script);
 };
 
-const place = document.querySelector<HTMLElement>('#root');
-if (place && window.location.pathname === '/' && showLastLook(place)) onceDrawn(beginApplication);
+/** Whatever was kept, and however it was damaged: the application is begun. */
+const isShown = (): boolean => {
+  const place = document.querySelector<HTMLElement>('#root');
+  try {
+    return place !== null && window.location.pathname === '/' && showLastLook(place);
+  } catch {
+    return false;
+  }
+};
+if (isShown()) onceDrawn(beginApplication);
 else beginApplication();

@@ -57,6 +57,7 @@ describe('how a view was last seen', () => {
     '{"theme":1,"shown":[]}',
     '{"theme":"dark","shown":[[1]]}',
     '{"theme":"dark"}',
+    '{"theme":"dark","shown":[["p",{"1 b":""},[]]]}',
   ])('damaged, or none: %s is none', text => {
     expect(readLastLook(text)).toBeNull();
   });

@@ -54,7 +54,9 @@ const isShown = (value: unknown): value is Shown => {
     /^(?!script$|style$|iframe$|object$|embed$)[a-z][a-z0-9-]*$/i.test(tag) &&
     typeof attributes === 'object' &&
     attributes !== null &&
-    Object.values(attributes).every(v => typeof v === 'string') &&
+    Object.entries(attributes).every(
+      ([name, v]) => /^[a-z][a-z0-9:_-]*$/i.test(name) && typeof v === 'string',
+    ) &&
     Array.isArray(inside) &&
     inside.every(isShown)
   );
