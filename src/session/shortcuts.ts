@@ -1,4 +1,4 @@
-import { createContext, useContext, useEffect, useRef } from 'react';
+import { createContext, useContext, useEffect, useLayoutEffect, useRef } from 'react';
 
 /** A key of the view one is in: what is pressed, what it does in words, and what it does. */
 export interface Shortcut {
@@ -78,7 +78,8 @@ export const ShortcutContext = createContext<Shortcuts | null>(null);
 export const useShortcuts = (list: readonly Shortcut[]): void => {
   const current = useRef(list);
   const shortcuts = useContext(ShortcutContext);
-  useEffect(() => {
+  // With the drawing, not after it: a key does what stands on the screen.
+  useLayoutEffect(() => {
     current.current = list;
   });
   useEffect(() => shortcuts?.add(current), [shortcuts]);

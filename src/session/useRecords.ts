@@ -11,6 +11,7 @@ import { DEFAULT_SETTINGS, type Settings } from '../records/settings';
 import { type Swatch, swatchKind } from '../records/swatch';
 import { type Wool, woolKind } from '../records/wool';
 import { useCalm } from './useCalm';
+import { useAllSummaries } from './useSummaries';
 import { useWorkshop } from './workshop';
 
 const NONE: readonly never[] = [];
@@ -45,7 +46,8 @@ export const useSwatches = (): readonly Swatch[] => useAll(swatchKind) ?? NONE;
 /** Whether everything that says what a wool does has been read: pieces, swatches and wools. */
 export const useIsWoolKnown = (): boolean => {
   const lists = [useAll(pieceKind), useAll(swatchKind), useAll(woolKind)];
-  return lists.every(list => list !== null);
+  const areSummariesRead = useAllSummaries() !== null;
+  return areSummariesRead && lists.every(list => list !== null);
 };
 
 /** Parts that are not deleted, in the order of their names. */

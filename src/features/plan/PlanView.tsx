@@ -108,7 +108,6 @@ const TWO_COLUMNS = 'md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 
 // What follows is drawn after the figure that was typed.
 const CalmFacts = calmly(Facts);
-const CalmWool = calmly(WoolChoice);
 const CalmForm = calmly(FinishedForm);
 
 const Drawn = ({
@@ -178,7 +177,7 @@ const Drawn = ({
             aria-label="Wool and laying"
             className="mt-4 flex w-full flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
           >
-            <CalmWool context={context} />
+            <WoolChoice context={context} />
             {onResist && <LayingField context={context} link="foldOverMm" label="Fold-over" units={units} />}
             {onResist && (
               <LayingField context={context} link="resistMm" label="Resist thickness" units={units} />
