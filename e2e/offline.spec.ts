@@ -7,7 +7,7 @@ import { type BrowserContext, chromium, expect, type Page, test } from '@playwri
 import { BROWSER_FLAGS, browserPath } from '../scripts/browser.mjs';
 import { makeServer } from '../server/app';
 import { newProfile } from './promises/profile';
-import { isWhole, LONG } from './tiers';
+import { LONG } from './tiers';
 
 const DIST = fileURLToPath(new URL('../dist', import.meta.url));
 
@@ -86,8 +86,7 @@ test('installed once, it opens with no server: every view, its workers, its PDFs
   const later = await openProfile(profile);
   const offline = await later.newPage();
   const complaints = complaintsOf(offline);
-  // With all tests every view; each time every second one: all lie in what is kept.
-  for (const path of VIEWS.filter((_, i) => isWhole || i % 2 === 0)) {
+  for (const path of VIEWS) {
     const answer = await offline.goto(at + path);
     expect(answer?.fromServiceWorker(), path).toBe(true);
     await expect(

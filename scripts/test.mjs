@@ -7,8 +7,8 @@ import { join } from 'node:path';
 import { browserPath } from './browser.mjs';
 import { build, install, quietly, root, run, tool } from './tools.mjs';
 
+if (process.argv.includes('--all')) process.env.TESTS = 'all';
 const options = process.argv.slice(2).filter(a => a !== '--all');
-if (options.length < process.argv.length - 2) process.env.TESTS = 'all';
 
 const has = command => run('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }) === 0;
 

@@ -25,8 +25,10 @@ const showLastLook = (root: HTMLElement): boolean => {
   root.before(place);
   root.hidden = true;
   let isDown = false;
+  const given = new AbortController();
   const giveWay = (): void => {
-    if (isDown || !root.querySelector(OPEN)) return;
+    if (isDown || given.signal.aborted || !root.querySelector(OPEN)) return;
+    given.abort();
     observer.disconnect();
     const at = document.activeElement?.getAttribute('href');
     place.remove();
@@ -40,11 +42,12 @@ const showLastLook = (root: HTMLElement): boolean => {
   place.addEventListener('pointerdown', () => {
     isDown = true;
   });
+  const up = (): void => {
+    isDown = false;
+    setTimeout(giveWay);
+  };
   for (const end of ['pointerup', 'pointercancel'])
-    window.addEventListener(end, () => {
-      isDown = false;
-      setTimeout(giveWay);
-    });
+    window.addEventListener(end, up, { signal: given.signal });
   return true;
 };
 
@@ -64,10 +67,11 @@ const onceDrawn = (begin: () => void): void => {
 
 const main = document.currentScript?.dataset['then'];
 const beginApplication = (): void => {
+  if (!main) return;
   const script = document.createElement('script');
   script.type = 'module';
   script.crossOrigin = '';
-  script.src = main ?? '';
+  script.src = main;
   document.head.append(script);
 };
 
