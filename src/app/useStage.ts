@@ -10,6 +10,7 @@ import { useNotify } from '../session/notices';
 import type { PieceContext } from '../session/pieceContext';
 import { useChangePiece } from '../session/useChanges';
 import { useSettings, useWools } from '../session/useRecords';
+import { afterwards } from '../ui/afterwards';
 import { issueText } from '../words/issues';
 
 /** A plan with the shrinkage changed is the felter's own, wherever the figure came from before. */
@@ -46,10 +47,13 @@ export const useStage = (piece: Piece, entries: readonly Entry[]): PieceContext 
     change,
     changePlan: (how, told) => {
       const next = how(piece.plan);
-      const refused = refusalOf(piece.plan, next);
-      if (refused.length > 0) return tell({ text: refused.map(issueText).join(' ') });
-      // The plan that was asked about is the one that is shown: it is worked out once.
-      change(p => withPlan(p, p.plan === piece.plan ? next : how(p.plan)), told);
+      // Worked out in a task of its own: it is as much again.
+      afterwards(() => {
+        const refused = refusalOf(piece.plan, next);
+        if (refused.length > 0) return tell({ text: refused.map(issueText).join(' ') });
+        // The plan that was asked about is the one that is shown: it is worked out once.
+        afterwards(() => change(p => withPlan(p, p.plan === piece.plan ? next : how(p.plan)), told));
+      });
     },
   };
 };

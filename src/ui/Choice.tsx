@@ -1,5 +1,6 @@
 import { ToggleGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { usePicked } from './usePicked';
 
 const SIZE = {
   dry: 'min-h-9 px-2.5 py-1 whitespace-nowrap',
@@ -15,28 +16,32 @@ export const Choice = <T extends string>(props: {
   readonly onChoose: (value: T) => void;
   /** Wet: for an elbow. Row: the same, in as many columns as there is room for, all of one size. */
   readonly size?: 'dry' | 'wet' | 'row';
-}) => (
-  <ToggleGroup.Root
-    type="single"
-    aria-label={props.label}
-    value={props.value}
-    onValueChange={value => {
-      const chosen = props.options.find(o => o.value === value);
-      if (chosen) props.onChoose(chosen.value);
-    }}
-    className={props.size === 'row' ? 'choice-row grid gap-y-px' : 'flex flex-wrap'}
-  >
-    {props.options.map(o => (
-      <ToggleGroup.Item
-        key={o.value}
-        value={o.value}
-        aria-label={o.name}
-        className={`-ml-px flex-1 border border-rim bg-soap first:ml-0 first:rounded-l-bench last:rounded-r-bench hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-soap ${
-          SIZE[props.size ?? 'dry']
-        }`}
-      >
-        {o.text}
-      </ToggleGroup.Item>
-    ))}
-  </ToggleGroup.Root>
-);
+}) => {
+  const [shown, pick] = usePicked(props.value, props.onChoose);
+  const choose = (value: string): void => {
+    const chosen = props.options.find(o => o.value === value)?.value;
+    if (chosen !== undefined) pick(chosen);
+  };
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={props.label}
+      value={shown}
+      onValueChange={choose}
+      className={props.size === 'row' ? 'choice-row grid gap-y-px' : 'flex flex-wrap'}
+    >
+      {props.options.map(o => (
+        <ToggleGroup.Item
+          key={o.value}
+          value={o.value}
+          aria-label={o.name}
+          className={`-ml-px flex-1 border border-rim bg-soap first:ml-0 first:rounded-l-bench last:rounded-r-bench hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-soap ${
+            SIZE[props.size ?? 'dry']
+          }`}
+        >
+          {o.text}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+};

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { usePicked } from './usePicked';
 
 /** A day; null where it is left empty. */
 export const DateField = (props: {
@@ -8,6 +9,7 @@ export const DateField = (props: {
   readonly onDay: (day: string | null) => void;
 }) => {
   const id = useId();
+  const [shown, pick] = usePicked(props.value, props.onDay);
   return (
     <div className="flex flex-col">
       <label htmlFor={id} className="text-[13px] text-chalk">
@@ -17,8 +19,8 @@ export const DateField = (props: {
         id={id}
         type="date"
         className="min-h-9 rounded-bench border border-rim bg-soap px-2"
-        value={props.value ?? ''}
-        onChange={e => props.onDay(e.target.value === '' ? null : e.target.value)}
+        value={shown ?? ''}
+        onChange={e => pick(e.target.value === '' ? null : e.target.value)}
       />
     </div>
   );

@@ -1,4 +1,5 @@
-import { type KeyboardEvent, useEffect, useId, useRef, useState } from 'react';
+import { type KeyboardEvent, startTransition, useDeferredValue, useId, useRef, useState } from 'react';
+import { afterwards, doNow } from './afterwards';
 
 /** What a text means: a figure, or a sentence on why it cannot be taken. */
 export type Read =
@@ -32,54 +33,37 @@ export const NumberField = (props: NumberFieldProps) => {
   const { label, shown, read, onValue, onEmpty, onStep } = props;
   const id = useId();
   const [draft, setDraft] = useState<string | null>(null);
-  const pending = useRef<(() => void) | null>(null);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const result = draft === null || draft.trim() === '' ? null : read(draft);
-  const wrong = result && !result.ok ? result.why : null;
-
-  const flush = (): void => {
-    clearTimeout(timer.current);
-    pending.current?.();
-    pending.current = null;
+  const takeBack = useRef<() => void>(undefined);
+  const whyNot = (text: string | null): string | null => {
+    const got = text === null || text.trim() === '' ? null : read(text);
+    return got && !got.ok ? got.why : null;
   };
-  useEffect(() => {
-    const now = (): void => {
-      clearTimeout(timer.current);
-      pending.current?.();
-      pending.current = null;
-    };
-    window.addEventListener('pagehide', now);
-    document.addEventListener('visibilitychange', now);
-    return () => {
-      window.removeEventListener('pagehide', now);
-      document.removeEventListener('visibilitychange', now);
-      now();
-    };
-  }, []);
+  // A letter is seen before what it makes of the figure is looked at.
+  const wrong = whyNot(useDeferredValue(draft));
 
+  const hand = (text: string): void => {
+    if (text.trim() === '') return onEmpty?.();
+    const got = read(text);
+    if (got.ok && text !== shown) afterwards(() => onValue(got.value));
+  };
   const type = (text: string): void => {
     setDraft(text);
-    clearTimeout(timer.current);
-    if (text.trim() === '') pending.current = onEmpty ?? null;
-    else {
-      const got = read(text);
-      pending.current = got.ok && text !== shown ? () => onValue(got.value) : null;
-    }
-    timer.current = setTimeout(flush, WAIT_MS);
+    takeBack.current?.();
+    takeBack.current = afterwards(() => hand(text), WAIT_MS);
   };
   const done = (): void => {
-    flush();
-    if (!wrong) setDraft(null);
+    doNow();
+    // Together with what was changed by it: the figure that was there before is not seen again.
+    if (whyNot(draft) === null) startTransition(() => setDraft(null));
   };
   const onKey = (e: KeyboardEvent<HTMLInputElement>): void => {
     if (e.key === 'Enter') done();
     else if (e.key === 'Escape') {
-      pending.current = null;
+      takeBack.current?.();
       setDraft(null);
     } else if (onStep && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
       e.preventDefault();
-      flush();
-      setDraft(null);
+      done();
       onStep((e.key === 'ArrowUp' ? 1 : -1) * (e.shiftKey ? 10 : 1));
     }
   };

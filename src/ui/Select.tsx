@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { usePicked } from './usePicked';
 
 export interface SelectOption<T extends string> {
   readonly value: T;
@@ -29,6 +30,7 @@ export const Select = <T extends string>(props: {
   readonly className?: string;
 }) => {
   const id = useId();
+  const [shown, pick] = usePicked(props.value, props.onPick);
   return (
     <div className={`flex min-w-0 flex-col ${props.className ?? ''}`}>
       <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-chalk'}>
@@ -37,10 +39,10 @@ export const Select = <T extends string>(props: {
       <select
         id={id}
         className="min-h-9 w-full rounded-bench border border-rim bg-soap px-2"
-        value={props.value}
+        value={shown}
         onChange={e => {
           const picked = props.options.find(o => o.value === e.target.value);
-          if (picked) props.onPick(picked.value);
+          if (picked) pick(picked.value);
         }}
       >
         {props.options.map(o => (

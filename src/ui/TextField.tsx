@@ -1,7 +1,8 @@
-import { useId, useRef, useState } from 'react';
+import { startTransition, useId, useRef, useState } from 'react';
+import { afterwards, doNow } from './afterwards';
 
 /**
- * A name or a note. Every letter is handed on as it is typed, and what is typed stands as it is until the field is left,
+ * A name or a note. Every letter is handed on as soon as it is seen, and what is typed stands as it is until the field is left,
  * however long the letters take to be kept.
  */
 export const TextField = (props: {
@@ -22,13 +23,17 @@ export const TextField = (props: {
   };
   const type = (text: string): void => {
     setDraft(text);
-    if (!composing.current) hand(text);
+    if (!composing.current) afterwards(() => hand(text));
+  };
+  const leave = (): void => {
+    doNow();
+    startTransition(() => setDraft(null));
   };
   const common = {
     id,
     value: draft ?? props.value,
     className: 'w-full rounded-bench border-b-2 border-rim bg-transparent px-1 py-0.5 hover:border-ink',
-    onBlur: () => setDraft(null),
+    onBlur: leave,
     onCompositionStart: () => {
       composing.current = true;
     },

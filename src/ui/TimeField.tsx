@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { usePicked } from './usePicked';
 
 /** A time of day; null where it is left empty. */
 export const TimeField = (props: {
@@ -10,6 +11,7 @@ export const TimeField = (props: {
   readonly onTime: (time: string | null) => void;
 }) => {
   const id = useId();
+  const [shown, pick] = usePicked(props.value, props.onTime);
   return (
     <div className="flex flex-col">
       <label htmlFor={id} className={props.hideLabel ? 'sr-only' : 'text-[13px] text-chalk'}>
@@ -19,8 +21,8 @@ export const TimeField = (props: {
         id={id}
         type="time"
         className="min-h-9 rounded-bench border border-rim bg-soap px-1"
-        value={props.value ?? ''}
-        onChange={e => props.onTime(e.target.value === '' ? null : e.target.value)}
+        value={shown ?? ''}
+        onChange={e => pick(e.target.value === '' ? null : e.target.value)}
       />
     </div>
   );

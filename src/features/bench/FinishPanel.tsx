@@ -16,6 +16,7 @@ import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { localMoment } from '../../session/clock';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { Tick } from '../../ui/Tick';
 import { Why } from '../../ui/Why';
 import { finishGreat, roughHours, WAITING, waitWords } from '../../words/finishing';
 import { GREAT } from './BenchFrame';
@@ -223,16 +224,13 @@ export const FinishStage = ({ finishing, standing }: FinishProps & { readonly st
           {FINISH_STEPS.map(s => (
             <li key={s}>
               <label className="flex min-h-12 items-center gap-3 text-lg">
-                <input
-                  type="checkbox"
+                <Tick
                   className="size-6 accent-ink"
-                  checked={finishing.wanted.has(s)}
+                  isOn={finishing.wanted.has(s)}
                   disabled={progressOf(finishing.state, s).how !== 'todo'}
-                  onChange={e =>
+                  onTick={isWanted =>
                     finishing.setSteps(
-                      e.target.checked
-                        ? [...finishing.wanted, s]
-                        : [...finishing.wanted].filter(kept => kept !== s),
+                      isWanted ? [...finishing.wanted, s] : [...finishing.wanted].filter(kept => kept !== s),
                     )
                   }
                 />

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { act as settle, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { type Act, actWords, workOfAct } from '../../core/acts/act';
@@ -26,6 +26,7 @@ import { aWorkshop } from '../../session/testing/open';
 import type { Bench } from '../../session/useBench';
 import { useShortcuts } from '../../session/shortcuts';
 import { WorkshopContext } from '../../session/workshop';
+import { doNow } from '../../ui/afterwards';
 import { ActRow, Caution, GreatButton, HowItIsDone } from './Acts';
 import { proposalWords } from '../../words/proposals';
 import { actsOf, wayOf } from '../../core/ways/register';
@@ -179,10 +180,10 @@ describe('a made-up act at the bench', () => {
 
   it('has its key among the acts, and its counts and waters to choose from', () => {
     const logged = open();
-    fireEvent.click(screen.getByRole('radio', { name: 'Roll' }));
-    fireEvent.click(screen.getByRole('radio', { name: 'Tread' }));
-    fireEvent.click(screen.getByRole('radio', { name: '100' }));
-    fireEvent.click(screen.getByRole('radio', { name: 'warm water' }));
+    for (const name of ['Roll', 'Tread', '100', 'warm water']) {
+      fireEvent.click(screen.getByRole('radio', { name }));
+      settle(doNow);
+    }
     press(/^Done\s*Tread 100 steps in warm water/);
     expect(logged).toEqual([{ ...treads(100), water: 'warm' }]);
   });

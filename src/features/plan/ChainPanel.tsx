@@ -13,6 +13,7 @@ import { homeUnit, showFigure, showQuantity, type UnitSystem } from '../../core/
 import { useNotify } from '../../session/notices';
 import { useUndo } from '../../session/useUndo';
 import type { PieceContext } from '../../session/pieceContext';
+import { afterwards } from '../../ui/afterwards';
 import { NumberField, type Read } from '../../ui/NumberField';
 import { reader, shrinkageReader } from '../../ui/readers';
 import { AXIS_WORDS } from '../../words/axes';
@@ -154,7 +155,7 @@ const LinkField = ({ context, plan, link, units }: RowProps) => {
   const tellGaveWay = useTellGaveWay({ context, plan, units });
   const put = (v: number): void => {
     context.changePlan(p => setLink(p, link, v), { label: labelOf(plan, link), key: link });
-    tellGaveWay(setLink(context.piece.plan, link, v));
+    afterwards(() => tellGaveWay(setLink(context.piece.plan, link, v)));
   };
   return (
     <NumberField

@@ -2,6 +2,7 @@ import type { Project } from '../../records/project';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/TextField';
+import { Tick } from '../../ui/Tick';
 import type { SectionProps } from './sectionProps';
 
 /** The steps of joining, in their order. */
@@ -20,12 +21,11 @@ export const JoiningSteps = ({ project, change }: SectionProps) => {
       <ol>
         {project.steps.map((step, i) => (
           <li key={step.id} className="flex items-end gap-3 border-b border-rim py-1">
-            <input
-              type="checkbox"
+            <Tick
               className="mb-1 size-6 accent-ink"
               aria-label={`Step ${i + 1} is done`}
-              checked={step.isDone}
-              onChange={e => set(step.id, { isDone: e.target.checked })}
+              isOn={step.isDone}
+              onTick={isDone => set(step.id, { isDone })}
             />
             <TextField
               hideLabel
