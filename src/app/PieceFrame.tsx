@@ -1,4 +1,4 @@
-import { memo, useDeferredValue, useState } from 'react';
+import { memo, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import type { PlanInput } from '../core/plan/planInput';
 import { AgainDialog } from '../features/again/AgainDialog';
@@ -10,7 +10,6 @@ import { type Piece, pieceAgain } from '../records/piece';
 import { useNotify } from '../session/notices';
 import type { PieceContext } from '../session/pieceContext';
 import { planOf } from '../core/plan/planOf';
-import { patchBetween } from '../session/patch';
 import { useSaveFile } from '../session/useSaveFile';
 import { useWorkshop } from '../session/workshop';
 import { useAdd, useAddPiece, useChangeSettings, useDeletePiece } from '../session/useChanges';
@@ -207,21 +206,8 @@ const PieceStrip = ({
   );
 };
 
-/** What its views stand on. Letters of a name are typed above them, and need not wait until all of it is drawn again. */
-const useCalmStage = (stage: PieceContext): PieceContext => {
-  const before = useDeferredValue(stage);
-  const isOfName =
-    before.piece !== stage.piece &&
-    before.entries === stage.entries &&
-    before.wool === stage.wool &&
-    before.settings === stage.settings &&
-    patchBetween(before.piece, stage.piece).every(({ path }) => path[0] === 'name');
-  return isOfName ? before : stage;
-};
-
 const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: readonly Entry[] }) => {
   const stage = useStage(piece, entries);
-  const calm = useCalmStage(stage);
   const atBench = useAtBench();
   const last = useLastTime(piece);
   const { pathname } = useLocation();
@@ -231,7 +217,7 @@ const Frame = ({ piece, entries }: { readonly piece: Piece; readonly entries: re
       <h1 className="sr-only">{piece.name}</h1>
       <PieceStrip piece={piece} change={stage.change} />
       {!atBench && <LastTime last={last} />}
-      <Outlet context={calm} />
+      <Outlet context={stage} />
     </>
   );
 };

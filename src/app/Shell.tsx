@@ -18,6 +18,7 @@ import { Button, buttonClass } from '../ui/Button';
 import { later } from '../ui/later';
 import { ShellActsContext, useShellActs } from './shellActs';
 import { useAtBench } from './useAtBench';
+import { useInOrder } from './useInOrder';
 import { useLastLook } from './useLastLook';
 
 const useTheme = (): boolean => {
@@ -231,6 +232,7 @@ export const Shell = ({
   const openHelp = useCallback(() => setHelp(true), []);
   const atBench = useAtBench();
   useLastLook();
+  useInOrder();
   const shellActs = useMemo(() => ({ isDark: dark, openHelp }), [dark, openHelp]);
   const notify = useMemo<Notify>(() => {
     const tell = (next: Notice): void => {

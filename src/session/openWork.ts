@@ -40,7 +40,7 @@ export interface ClassTime {
 const CLASS_MIN = 180;
 
 /** Classes that are still to be held, with when they begin and end. */
-export const classTimes = (book: WorkshopBook): readonly ClassTime[] =>
+export const classTimes = (book: PieceBook & Pick<WorkshopBook, 'classes'>): readonly ClassTime[] =>
   book.classes.flatMap((held): ClassTime[] => {
     if (held.day === null || held.startsAt === null || held.back !== null || held.deletedAt !== null)
       return [];
@@ -184,7 +184,9 @@ const lineWorks = (book: WorkshopBook): readonly LineWork[] => {
 };
 
 /** Work of the table: pieces that are not finished, and projects that are not put together. */
-const tableWork = (book: WorkshopBook): { works: readonly Work[]; joinings: readonly Joining[] } => {
+export const tableWork = (
+  book: PieceBook & Pick<WorkshopBook, 'projects'>,
+): { works: readonly Work[]; joinings: readonly Joining[] } => {
   const reader = workReader(book);
   const works = book.pieces
     .filter(p => p.deletedAt === null && p.result.finishedAt === null)
@@ -206,13 +208,42 @@ const tableWork = (book: WorkshopBook): { works: readonly Work[]; joinings: read
 const earlier = (a: number | null, b: number | null): number | null =>
   a === null ? b : b === null ? a : Math.min(a, b);
 
+/** The hours there are, from now on and of the last weeks; hands are at nothing else while a class is held. */
+export const hoursOf = ({
+  workplace,
+  nowMs,
+  classTimes: held,
+}: Pick<WorkshopBook, 'nowMs'> & {
+  readonly workplace: Pick<Workplace, 'hours' | 'daysOff'>;
+  readonly classTimes: readonly ClassTime[];
+}): Pick<OpenWork, 'hours' | 'pastHours'> => ({
+  hours: withoutSpans(
+    hoursFrom(workplace, nowMs),
+    held.map(c => ({ start: minutesTo(c.startMs, nowMs), end: minutesTo(c.endMs, nowMs) })),
+  ),
+  pastHours: hoursBefore(workplace, nowMs),
+});
+
+/** What the work of a workshop is put together from, each of them from a part of the book: what has not changed is not worked out again. */
+export interface WorkParts {
+  readonly table: ReturnType<typeof tableWork>;
+  readonly paced: OpenWork['paced'];
+  readonly hours: ReturnType<typeof hoursOf>;
+}
+
+const workParts = (book: WorkshopBook): WorkParts => ({
+  table: tableWork(book),
+  paced: pacedPieces(book),
+  hours: hoursOf({ ...book, classTimes: classTimes(book) }),
+});
+
 /** All the work of a workshop: what is on the table and what was promised, with its days. */
 export const openWorkOf = (
   book: WorkshopBook,
+  { table, paced, hours }: WorkParts = workParts(book),
 ): { readonly open: OpenWork; readonly lines: readonly LineWork[] } => {
   const { nowMs, workplace } = book;
   const lines = lineWorks(book);
-  const table = tableWork(book);
   const dueOf = new Map<string, number | null>();
   const promises: OpenPromise[] = [];
   const promise = (id: string, ms: number | null, of: readonly string[]): void => {
@@ -237,12 +268,8 @@ export const openWorkOf = (
       works: [...table.works, ...lines.flatMap(l => l.works)].map(withDue),
       joinings: [...table.joinings, ...lines.flatMap(l => l.joinings)].map(withDue),
       promises,
-      paced: pacedPieces(book),
-      hours: withoutSpans(
-        hoursFrom(workplace, nowMs),
-        classTimes(book).map(c => ({ start: minutesTo(c.startMs, nowMs), end: minutesTo(c.endMs, nowMs) })),
-      ),
-      pastHours: hoursBefore(workplace, nowMs),
+      paced,
+      ...hours,
       sittingMin: workplace.sittingMin,
       restMin: workplace.restMin,
       basins: workplace.basins,

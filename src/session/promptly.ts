@@ -9,8 +9,8 @@ notifyManager.setScheduler(tell => {
 });
 
 /**
- * Shows a change before the next key or tap is heard: two quick steps of a handle are then two steps, and none is
- * reckoned from what stood on the screen before. Session state.
+ * Tells the views of a change before the next key or tap is heard: what they draw calmly can then be brought to the screen first (`drawNow`), two
+ * quick steps of a handle are two steps, and none is reckoned from what stood there before. Session state.
  */
 export const promptly = (show: () => void): void => {
   isPrompt = true;

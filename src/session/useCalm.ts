@@ -8,67 +8,105 @@ import {
 import { startTransition, useEffect, useState } from 'react';
 
 /** What is asked of the cache: by which name, and how it is found out. */
-type Asked<T> = Omit<QueryObserverOptions<T>, 'queryKey'> & { readonly queryKey: readonly unknown[] };
+export type Asked<T> = Omit<QueryObserverOptions<T>, 'queryKey'> & { readonly queryKey: readonly unknown[] };
 
 /** What came of it, under which name. */
 interface Seen<T> {
   readonly hash: string;
+  /** What was told. */
+  readonly of: object;
   readonly result: Pick<QueryObserverResult<T>, 'data' | 'isFetching' | 'error' | 'refetch'>;
 }
 
+/** What is being drawn between two keys and is not on the screen yet, by who shows it. */
+export const beingDrawn = new Map<object, { readonly of: object; readonly set: () => void }>();
+
 /**
- * Follows a name of the cache, and tells what it holds: the first time at once, later between two keys.
- * @param keeps whether what is known under the name before stands until there is something under this one
+ * Brings what is being drawn between two keys to the screen at once: whoever taps now taps on what is so, and no handle steps from what was.
+ * @param draw draws what is set in what it is given before it returns
  */
+export const drawNow = (draw: (set: () => void) => void): void => {
+  if (beingDrawn.size === 0) return;
+  const sets = [...beingDrawn.values()].map(({ set }) => set);
+  beingDrawn.clear();
+  draw(() => {
+    for (const set of sets) set();
+  });
+};
+
+/** How a name of the cache is followed. */
+interface Following {
+  /** Whether what is known under the name before stands until there is something under this one. */
+  readonly keeps: boolean;
+  /** Whether hands step from it: then it is drawn before the next tap does anything. */
+  readonly isGround: boolean;
+}
+
+/** Follows a name of the cache, and tells what it holds: the first time at once, later between two keys. */
 const useFollowed = <T>(
   asked: Asked<T>,
-  keeps: boolean,
+  { keeps, isGround }: Following,
 ): { readonly seen: Seen<T> | null; readonly hash: string } => {
   const client = useQueryClient();
   const hash = hashKey(asked.queryKey);
   const [seen, setSeen] = useState<Seen<T> | null>(null);
-  // The same name is the same question, however often it is put.
-  const [question, setQuestion] = useState({ hash, asked });
-  if (question.hash !== hash) setQuestion({ hash, asked });
+  // The same name is the same question, however often it is put; whether it is put yet is told apart.
+  const known = client.getQueryData<T>(asked.queryKey);
+  // Where nothing is shown yet there is nothing to keep calm.
+  const asks = { hash, asked, known, isFirst: known === undefined && !(keeps && seen) };
+  const [question, setQuestion] = useState(asks);
+  if (question.hash !== hash || question.asked.enabled !== asked.enabled) setQuestion(asks);
   useEffect(() => {
     const observer = new QueryObserver<T>(client, question.asked);
-    let isFirst = client.getQueryData(question.asked.queryKey) === undefined;
-    const seenNow =
-      (result: QueryObserverResult<T>) =>
-      (was: Seen<T> | null): Seen<T> => ({
-        hash: question.hash,
-        result: keeps && was && result.data === undefined ? { ...result, data: was.result.data } : result,
+    let { isFirst } = question;
+    const see = (of: QueryObserverResult<T>): void =>
+      setSeen(was => {
+        const result = keeps && was && of.data === undefined ? { ...of, data: was.result.data } : of;
+        return { hash: question.hash, of, result };
       });
-    const take = (result: QueryObserverResult<T>): void => {
-      const set = (): void => setSeen(seenNow(result));
+    const take = (of: QueryObserverResult<T>): void => {
+      const set = (): void => see(of);
       if (isFirst) set();
-      else startTransition(set);
-      if (result.data !== undefined) isFirst = false;
+      else {
+        if (isGround) beingDrawn.set(setSeen, { of, set });
+        startTransition(set);
+      }
+      if (of.data !== undefined) isFirst = false;
     };
     const leave = observer.subscribe(take);
     // What came between the drawing and now.
     const now = observer.getCurrentResult();
-    startTransition(() => setSeen(seenNow(now)));
-    return leave;
-  }, [client, question, keeps]);
+    if (keeps || now.data !== question.known) startTransition(() => see(now));
+    return () => {
+      beingDrawn.delete(setSeen);
+      leave();
+    };
+  }, [client, question, keeps, isGround]);
+  useEffect(() => {
+    if (beingDrawn.get(setSeen)?.of === seen?.of) beingDrawn.delete(setSeen);
+  }, [seen]);
   return { seen, hash };
 };
 
 /**
  * What the cache holds under a name, kept in step; undefined while it is read. Views that follow from it are drawn between two keys, in slices: a
- * letter is seen before the lists that it stands in. What a handle steps from is asked for promptly instead, by `useQuery`.
+ * letter is seen before the lists that it stands in. Whoever taps meanwhile finds it drawn: see `drawNow`.
  */
 export const useCalm = <T>(asked: Asked<T>): T | undefined => {
   const client = useQueryClient();
-  const { seen, hash } = useFollowed(asked, false);
+  const { seen, hash } = useFollowed(asked, { keeps: false, isGround: true });
   return seen?.hash === hash ? seen.result.data : client.getQueryData<T>(asked.queryKey);
 };
 
-/** An answer of a worker, drawn between two keys; until it is there, the one before it stands, and it is said that a later one is on its way. */
+/**
+ * An answer of a worker, drawn between two keys; until it is there, the one before it stands, and it is said that a later one is on its way.
+ * @param isGround whether hands step from it; else what nobody has seen yet is no ground for what a hand does now
+ */
 export const useCalmAnswer = <T>(
   asked: Asked<T>,
+  isGround: boolean = false,
 ): Pick<QueryObserverResult<T>, 'data' | 'isFetching' | 'error' | 'refetch'> | null => {
-  const { seen, hash } = useFollowed(asked, true);
+  const { seen, hash } = useFollowed(asked, { keeps: true, isGround });
   if (!seen) return null;
   return seen.hash === hash ? seen.result : { ...seen.result, isFetching: true, error: null };
 };

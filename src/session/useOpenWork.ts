@@ -1,4 +1,3 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
 import type { PlannedWork } from '../core/schedule/planWork';
 import type { PromiseReadiness } from '../core/schedule/readinessOf';
@@ -11,11 +10,13 @@ import { stockEntryKind } from '../records/stockEntry';
 import { workplaceKind } from '../records/workplace';
 import { valueOf } from './jobError';
 import { logsSince } from './logsSince';
-import { openWorkOf, type WorkshopBook } from './openWork';
+import { classTimes, hoursOf, openWorkOf, tableWork, type WorkshopBook } from './openWork';
+import { useCalmAnswer } from './useCalm';
 import { useNow } from './useNow';
 import { useAllEntries, useAllPieces, useAllProjects, useAreEntriesRead, useLive } from './useRecords';
 import { useStock } from './useStock';
 import { useWorkplace } from './useWorkplace';
+import { pacedPieces } from './worksOf';
 import { useWorkshop } from './workshop';
 
 /** The day moves on by itself: the plan is laid anew so often. */
@@ -35,19 +36,10 @@ export const useBook = (): WorkshopBook => {
   const workplace = useWorkplace();
   // Whole minutes: that is what the schedule counts in.
   const nowMs = Math.floor(useNow(MOVES_ON_MS) / MINUTE_MS) * MINUTE_MS;
+  const logs = useMemo(() => logsSince(entries, 0), [entries]);
   return useMemo(
-    () => ({
-      pieces,
-      projects,
-      products,
-      orders,
-      stock,
-      classes,
-      workplace,
-      logs: logsSince(entries, 0),
-      nowMs,
-    }),
-    [pieces, projects, products, orders, stock, classes, workplace, entries, nowMs],
+    () => ({ pieces, projects, products, orders, stock, classes, workplace, logs, nowMs }),
+    [pieces, projects, products, orders, stock, classes, workplace, logs, nowMs],
   );
 };
 
@@ -68,7 +60,17 @@ const useIsBookRead = (): boolean => {
 /** Open work and what each promised line asks for. */
 export const useOpenWork = () => {
   const book = useBook();
-  const work = useMemo(() => openWorkOf(book), [book]);
+  const { pieces, projects, logs, classes, nowMs } = book;
+  const { hours, daysOff } = book.workplace;
+  // A letter of an order's name changes no hours, and no piece of the table.
+  const table = useMemo(() => tableWork({ pieces, projects, logs, nowMs }), [pieces, projects, logs, nowMs]);
+  const paced = useMemo(() => pacedPieces({ pieces, logs, nowMs }), [pieces, logs, nowMs]);
+  const held = useMemo(() => classTimes({ pieces, logs, classes, nowMs }), [pieces, logs, classes, nowMs]);
+  const open = useMemo(
+    () => hoursOf({ workplace: { hours, daysOff }, classTimes: held, nowMs }),
+    [hours, daysOff, held, nowMs],
+  );
+  const work = useMemo(() => openWorkOf(book, { table, paced, hours: open }), [book, table, paced, open]);
   return { book, ...work };
 };
 
@@ -90,28 +92,29 @@ export const useSchedule = (): ReturnType<typeof useOpenWork> & {
   // Told apart by its words, once for each: it is long.
   const asked = useMemo(() => JSON.stringify(open), [open]);
   const isRead = useIsBookRead();
-  const laid = useQuery({
-    queryKey: ['schedule', asked],
-    // It takes less than to start a worker anew: what was asked before is not cancelled, only passed over.
-    queryFn: async () => ({
-      ...valueOf(await workers.long.run('schedule', { open })),
-      nowMs,
-    }),
-    enabled: isRead,
-    placeholderData: keepPreviousData,
-    staleTime: Number.POSITIVE_INFINITY,
-    gcTime: 0,
-    retry: 1,
-  });
-  const { data: planned = null } = laid;
-  const sure = useQuery({
+  const laid = useCalmAnswer(
+    {
+      queryKey: ['schedule', asked],
+      // It takes less than to start a worker anew: what was asked before is not cancelled, only passed over.
+      queryFn: async () => ({
+        ...valueOf(await workers.long.run('schedule', { open })),
+        nowMs,
+      }),
+      enabled: isRead,
+      staleTime: Number.POSITIVE_INFINITY,
+      gcTime: 0,
+      retry: 1,
+    },
+    true,
+  );
+  const planned = laid?.data ?? null;
+  const sure = useCalmAnswer({
     queryKey: ['readiness', asked],
     queryFn: async () => {
       const ask = { open, rank: planned?.rank ?? [] };
       return valueOf(await workers.long.run('readiness', ask)).map(r => ({ ...r, nowMs }));
     },
-    enabled: planned !== null && !laid.isPlaceholderData && open.promises.length > 0,
-    placeholderData: keepPreviousData,
+    enabled: planned !== null && !laid?.isFetching && open.promises.length > 0,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 0,
     retry: 1,
@@ -119,8 +122,8 @@ export const useSchedule = (): ReturnType<typeof useOpenWork> & {
   return {
     ...work,
     planned,
-    ready: open.promises.length === 0 ? NONE : (sure.data ?? null),
-    error: laid.error ?? sure.error,
-    again: () => void laid.refetch().then(() => sure.refetch()),
+    ready: open.promises.length === 0 ? NONE : (sure?.data ?? null),
+    error: laid?.error ?? sure?.error ?? null,
+    again: () => void laid?.refetch().then(() => sure?.refetch()),
   };
 };

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { type PriorEvidence, pooledPrior, type PooledPrior } from '../core/felting/pooledPrior';
 import { finishedRecords } from '../core/felting/finishedRecords';
@@ -8,6 +7,7 @@ import { breedOf } from '../core/wool/breeds';
 import { swatchesSay } from './swatchesSay';
 import { valueOf } from './jobError';
 import type { Piece } from '../records/piece';
+import { useCalmAnswer } from './useCalm';
 import { useSomePieces } from './useSomePieces';
 import { useAllSummaries, useSummaries } from './useSummaries';
 import { useSwatches, useWools } from './useRecords';
@@ -43,7 +43,7 @@ export const usePrior = (context: { readonly piece: Pick<Piece, 'id' | 'woolId'>
   const worked = read
     .map(({ piece, log }) => ({ piece, log: benchLog(log) }))
     .filter(({ log }) => log.length > 0);
-  const { data, isError } = useQuery({
+  const answer = useCalmAnswer({
     queryKey: ['learn', worked.map(({ piece, log }) => [piece.id, piece.updatedAt, log.length])],
     queryFn: async () => {
       const records = worked.flatMap(({ piece, log }) =>
@@ -56,8 +56,10 @@ export const usePrior = (context: { readonly piece: Pick<Piece, 'id' | 'woolId'>
     staleTime: Number.POSITIVE_INFINITY,
     retry: 1,
   });
+  const data = answer?.data;
+  const isError = Boolean(answer?.error);
   const isRead = useAllSummaries() !== null && read.length === finished.length;
-  const isWhole = isRead && (worked.length === 0 || data !== undefined || isError);
+  const isWhole = isRead && (worked.length === 0 || answer?.isFetching === false || isError);
   return useMemo(() => {
     const bySwatch = swatchesSay(swatches, breedIdOf).map(s => s.evidence);
     const byPiece = (data ?? []).flatMap(({ id, says }): PriorEvidence[] => {

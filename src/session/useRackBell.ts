@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import { pieceKind } from '../records/piece';
 import { useNotify } from './notices';
 import { driedIn, finishingIds } from './finishing';
+import type { RackPlace } from './rackOf';
 import { useWorkshop } from './workshop';
 
 const LOOKS_MS = 15_000;
@@ -32,7 +33,14 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
         })),
       );
       const there = finishing.flatMap(({ piece, log }) => (piece ? [{ piece, log }] : []));
-      const over = rackOf(there, driedIn(all)).find(
+      const dried = driedIn(all);
+      const places: RackPlace[] = [];
+      for (const one of there) {
+        places.push(...rackOf([one], dried));
+        // Between two of them the page answers whoever touches it.
+        await new Promise(resolve => setTimeout(resolve));
+      }
+      const over = places.find(
         ({ piece: { id }, wait }) =>
           wait.untilMs !== null &&
           wait.untilMs > sinceMs &&

@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { StoredRecord } from '../records/common';
 import type { Entry } from '../records/entry';
@@ -37,7 +36,7 @@ export const useAllPieces = (): readonly Piece[] => useAll(pieceKind) ?? NONE;
 
 /** One piece: undefined while it is read, null when there is none. */
 export const usePiece = (id: string): Piece | null | undefined =>
-  useQuery(useWorkshop().cache.one(pieceKind, id)).data;
+  useCalm(useWorkshop().cache.one(pieceKind, id));
 
 export const useWools = (): readonly Wool[] => useAll(woolKind) ?? NONE;
 
@@ -73,7 +72,7 @@ export const useRecipes = (): readonly OwnRecipe[] => {
 
 /** The log of a piece; undefined while it is read. */
 export const useEntries = (pieceId: string): readonly Entry[] | undefined =>
-  useQuery(useWorkshop().cache.entries(pieceId)).data;
+  useCalm(useWorkshop().cache.entries(pieceId));
 
 /** The logs of all pieces; empty while they are read. */
 export const useAllEntries = (): readonly Entry[] => useCalm(useWorkshop().cache.allEntries()) ?? NONE;
@@ -81,4 +80,4 @@ export const useAllEntries = (): readonly Entry[] => useCalm(useWorkshop().cache
 /** Whether the logs of all pieces have been read. */
 export const useAreEntriesRead = (): boolean => useCalm(useWorkshop().cache.allEntries()) !== undefined;
 
-export const useSettings = (): Settings => useQuery(useWorkshop().cache.settings()).data ?? DEFAULT_SETTINGS;
+export const useSettings = (): Settings => useCalm(useWorkshop().cache.settings()) ?? DEFAULT_SETTINGS;

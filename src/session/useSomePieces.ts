@@ -1,16 +1,12 @@
-import { useQueries, type UseQueryResult } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Entry } from '../records/entry';
 import { type Piece, pieceKind } from '../records/piece';
+import { useCalmMany } from './useCalmMany';
 import { useWorkshop } from './workshop';
-
-/** What was read, in order. One and the same function, so that what did not change stays one and the same. */
-const dataOf = <T>(results: ReadonlyArray<UseQueryResult<T>>): ReadonlyArray<T | undefined> =>
-  results.map(r => r.data);
 
 const useRead = (ids: readonly string[]): ReadonlyArray<Piece | null | undefined> => {
   const { cache } = useWorkshop();
-  return useQueries({ queries: ids.map(id => cache.one(pieceKind, id)), combine: dataOf<Piece | null> });
+  return useCalmMany(ids.map(id => cache.one(pieceKind, id)));
 };
 
 /** Some pieces without their logs, in the order they are named; those that are still being read, or gone, are left out. */
@@ -25,10 +21,7 @@ export const useSomePieces = (
 ): ReadonlyArray<{ readonly piece: Piece; readonly log: readonly Entry[] }> => {
   const { cache } = useWorkshop();
   const pieces = useRead(ids);
-  const logs = useQueries({
-    queries: ids.map(id => cache.entries(id)),
-    combine: dataOf<readonly Entry[]>,
-  });
+  const logs = useCalmMany(ids.map(id => cache.entries(id)));
   return useMemo(
     () =>
       pieces.flatMap((piece, i) => {

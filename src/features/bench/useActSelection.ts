@@ -49,7 +49,7 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
     setChoice(was => chosenWith(isSpent(was, logged) ? NOTHING : was, more, as));
   const logAll = (all: readonly Act[]): void => {
     spentAt.set(choice, logged);
-    setPanel(null);
+    if (panel !== null) setPanel(null);
     for (const what of all) void bench.log(what);
   };
   const log = (what: Act): void => logAll([what]);
