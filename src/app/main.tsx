@@ -7,12 +7,19 @@ import { BrowserRouter } from 'react-router';
 import { makeOwnCopy } from '../session/ownCopy';
 import { OwnCopyContext } from '../session/useOwnCopy';
 import { WorkshopContext } from '../session/workshop';
+import { idle } from '../ui/idle';
 import { openWorkshop } from './openWorkshop';
 import { fetchAhead, Views } from './routes';
 import { NotOpenYet } from './NotOpenYet';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
 if (nonce) setNonce(nonce);
+
+const learnHands = async (): Promise<void> => {
+  await idle();
+  const { practise } = await import('./firstTouch');
+  await practise(idle);
+};
 
 const start = async (): Promise<void> => {
   const place = document.querySelector('#root');
@@ -35,6 +42,8 @@ const start = async (): Promise<void> => {
       </WorkshopContext>
     </StrictMode>,
   );
+  // Without it the first letter takes a little longer.
+  void learnHands().catch(() => undefined);
 };
 
 void start();

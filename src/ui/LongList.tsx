@@ -13,6 +13,24 @@ const Item = ({ index, style, children, ref }: CustomItemComponentProps) => {
   );
 };
 
+/** So many rows are drawn at once: to find out which are in sight would cost more than the rows. */
+const MOST_DRAWN = 40;
+
+const Rows = <T,>({
+  items,
+  row,
+}: {
+  readonly items: readonly T[];
+  readonly row: (item: T) => ReactElement;
+}) => (
+  <ul>
+    {items.map(item => {
+      const drawn = row(item);
+      return <li key={drawn.key}>{drawn}</li>;
+    })}
+  </ul>
+);
+
 /** A list of any length in a window that scrolls: only the rows in sight are drawn, so that thousands scroll as ten do. */
 export const LongList = <T,>(props: {
   readonly items: readonly T[];
@@ -22,10 +40,14 @@ export const LongList = <T,>(props: {
   readonly testId: string;
 }) => (
   <div className={`overflow-y-auto ${props.className}`} data-testid={props.testId}>
-    <Length value={props.items.length}>
-      <Virtualizer as="ul" item={Item} data={props.items} itemSize={props.rowPx}>
-        {props.row}
-      </Virtualizer>
-    </Length>
+    {props.items.length > MOST_DRAWN ? (
+      <Length value={props.items.length}>
+        <Virtualizer as="ul" item={Item} data={props.items} itemSize={props.rowPx}>
+          {props.row}
+        </Virtualizer>
+      </Length>
+    ) : (
+      <Rows items={props.items} row={props.row} />
+    )}
   </div>
 );

@@ -1,4 +1,4 @@
-import { memo, useCallback, useDeferredValue, useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { FormKind, Offer, Purpose } from '../../core/forms/formKind';
 import { FORM_KINDS } from '../../core/forms/kinds/registry';
@@ -10,6 +10,8 @@ import { useNotify } from '../../session/notices';
 import { useAddPiece } from '../../session/useChanges';
 import { Choice } from '../../ui/Choice';
 import { TextField } from '../../ui/TextField';
+import { useGradually } from '../../ui/useGradually';
+import { useSteady } from '../../ui/useSteady';
 import { useTitle } from '../../ui/useTitle';
 import { FormPicture } from './FormPicture';
 
@@ -52,42 +54,58 @@ const tilesOf = (group: Purpose): readonly Tile[] =>
 const fits = ({ offer }: Tile, wanted: string): boolean =>
   `${offer.title} ${offer.purpose}`.toLowerCase().includes(wanted.trim().toLowerCase());
 
-const TileButton = ({ tile, onChoose }: { readonly tile: Tile; readonly onChoose: (t: Tile) => void }) => (
-  <button
-    type="button"
-    onClick={() => onChoose(tile)}
-    className="group flex w-40 flex-col items-start gap-1 rounded-bench p-2 text-left"
-  >
-    <FormPicture input={tile.input} />
-    <span className="w-full border-t-2 border-ink pt-1 text-lg leading-tight font-semibold group-hover:underline">
-      {tile.offer.title}
-    </span>
-    <span className="text-[13px] leading-snug text-chalk">{tile.offer.purpose}</span>
-  </button>
+const TileButton = memo(
+  ({ tile, onChoose }: { readonly tile: Tile; readonly onChoose: (t: Tile) => void }) => (
+    <button
+      type="button"
+      onClick={() => onChoose(tile)}
+      className="group flex w-40 flex-col items-start gap-1 rounded-bench p-2 text-left"
+    >
+      <FormPicture input={tile.input} />
+      <span className="w-full border-t-2 border-ink pt-1 text-lg leading-tight font-semibold group-hover:underline">
+        {tile.offer.title}
+      </span>
+      <span className="text-[13px] leading-snug text-chalk">{tile.offer.purpose}</span>
+    </button>
+  ),
 );
+TileButton.displayName = 'TileButton';
 
-/** What is found by a word, group by group: drawn after the letters of it. */
+/** What is found by a word, group by group: drawn after the letters of it. What is not found is hidden, and need not be made anew. */
 const Found = memo(
   ({ wanted, onChoose }: { readonly wanted: string; readonly onChoose: (tile: Tile) => void }) => {
-    const groups = GROUPS.map(([group, title]) => ({
-      title,
-      tiles: tilesOf(group).filter(t => fits(t, wanted)),
-    })).filter(g => g.tiles.length > 0);
-    if (groups.length === 0) return <p>Nothing found. Try another word, or “Your own shape”.</p>;
-    return groups.map(g => (
-      <section key={g.title} aria-label={g.title} className="mb-5">
-        <h2 className="mb-1 text-xl font-semibold">{g.title}</h2>
-        <ul className="flex flex-wrap gap-x-3.5 gap-y-3">
-          {g.tiles.map(tile => (
-            <li key={tile.offer.title}>
-              <TileButton tile={tile} onChoose={onChoose} />
-            </li>
-          ))}
-        </ul>
-      </section>
-    ));
+    const wantedIn = useGradually(wanted, GROUPS.length);
+    const groups = GROUPS.map(([group, title], at) => {
+      const tiles = tilesOf(group);
+      const here = wantedIn(at);
+      return (
+        <section
+          key={title}
+          aria-label={title}
+          hidden={!tiles.some(t => fits(t, here))}
+          className="when-seen mb-5 [--place:17rem]"
+        >
+          <h2 className="mb-1 text-xl font-semibold">{title}</h2>
+          <ul className="flex flex-wrap gap-x-3.5 gap-y-3">
+            {tiles.map(tile => (
+              <li key={tile.offer.title} hidden={!fits(tile, here)}>
+                <TileButton tile={tile} onChoose={onChoose} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      );
+    });
+    const isFound = TILES.some(t => fits(t, wanted));
+    return (
+      <>
+        {!isFound && <p>Nothing found. Try another word, or “Your own shape”.</p>}
+        {groups}
+      </>
+    );
   },
 );
+Found.displayName = 'Found';
 
 /** New piece: chosen by its picture and by what it is for. */
 export const NewPieceView = () => {
@@ -99,15 +117,12 @@ export const NewPieceView = () => {
   const [from, setFrom] = useState<StartFrom>('size');
   const [wanted, setWanted] = useState('');
   const found = useDeferredValue(wanted);
-  const begin = useCallback(
-    (tile: Tile): void => {
-      const plan = startFrom(tile.input, from);
-      const way = tile.offer.way ?? null;
-      const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan, way });
-      add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
-    },
-    [from, chance, nowIso, add, navigate, failed],
-  );
+  const begin = useSteady((tile: Tile): void => {
+    const plan = startFrom(tile.input, from);
+    const way = tile.offer.way ?? null;
+    const piece = newPiece({ id: chance.newId(), name: tile.offer.title, now: nowIso(), plan, way });
+    add(piece).then(() => navigate(`/pieces/${piece.id}/plan`), failed);
+  });
   return (
     <div className="min-h-0 flex-1 overflow-auto bg-table px-6 py-4">
       <div className="flex flex-wrap items-end gap-x-8 gap-y-2">

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { startTransition, useMemo, useState } from 'react';
 import { stageOf } from '../../core/log/stageOf';
 import { ISSUES, issueText } from '../../words/issues';
 import { originOf } from '../../core/plan/explain';
@@ -10,6 +10,7 @@ import { EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
+import { afterwards } from '../../ui/afterwards';
 import { calmly } from '../../ui/calmly';
 import { ViewLayout } from '../../ui/ViewLayout';
 import { Why } from '../../ui/Why';
@@ -17,6 +18,7 @@ import { CalmLegend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { Turning } from '../../ui/table/Turning';
 import { UNDYED } from '../../core/wool/undyed';
+import { useGradually } from '../../ui/useGradually';
 import { useRoomy } from '../../ui/useRoomy';
 import { ChainPanel } from './ChainPanel';
 import { gripControls } from './controls';
@@ -24,6 +26,7 @@ import { Disagreement } from './Disagreement';
 import { Facts } from './Facts';
 import { FaceChoice, MakingFields } from './MakingFields';
 import { LayingField, measureHangers, MeasureList } from './MeasureFields';
+import { useNeighbour } from './useNeighbour';
 import { useOutline } from './useOutline';
 import { WoolChoice } from './WoolChoice';
 
@@ -39,12 +42,15 @@ const useDraft = (context: PieceContext) => {
     [live, context],
   );
   const set = (change: (plan: PlanInput) => PlanInput, done: boolean, label: string): void => {
-    if (!done) return setDraft({ base: context.piece.plan, plan: change(context.piece.plan) });
-    setDraft(null);
+    const base = context.piece.plan;
+    // Drawn between two moves of the finger, which do not wait for it.
+    if (!done) return void afterwards(() => startTransition(() => setDraft({ base, plan: change(base) })));
     context.changePlan(change, { label });
+    // After the change has come, which is worked out in two goes: what stood before it was dragged is not seen again.
+    afterwards(() => afterwards(() => startTransition(() => setDraft(null))));
   };
   const shown: PieceContext = live ? { ...context, piece: { ...context.piece, plan: live } } : context;
-  return { planned, set, drop: () => setDraft(null), shown };
+  return { planned, set, drop: () => setDraft(null), shown, isDragged: live !== null };
 };
 
 const woolFill = (role: Role): string | undefined =>
@@ -116,6 +122,7 @@ const Drawn = ({
   isCurrent,
   set,
   drop,
+  isDragged,
 }: {
   readonly context: PieceContext;
   readonly plan: Plan;
@@ -123,9 +130,14 @@ const Drawn = ({
   readonly isCurrent: boolean;
   readonly set: ReturnType<typeof useDraft>['set'];
   readonly drop: () => void;
+  readonly isDragged: boolean;
 }) => {
   const { units } = context.settings;
   const input = context.piece.plan;
+  // While something is dragged the drawing comes first, and the figures a moment after it.
+  const now = useMemo(() => ({ context, plan }), [context, plan]);
+  const inTurn = useGradually(now, 2);
+  const beside = isDragged ? inTurn(1) : now;
   const [face, setFace] = useState(0);
   const laidIsHeld = originOf(input, plan, 'size') === 'follows';
   const scene = useMemo(
@@ -164,26 +176,28 @@ const Drawn = ({
       instruments={
         <div className={TWO_COLUMNS}>
           <div className="w-full">
-            <Disagreement solution={plan.solution} context={context} />
+            <Disagreement solution={beside.plan.solution} context={beside.context} />
             <AlreadyLaid context={context} />
-            <Warnings plan={plan} />
+            <Warnings plan={beside.plan} />
           </div>
           {outline.tools}
-          <MeasureList context={context} plan={plan} hung={hung} />
+          <MeasureList context={beside.context} plan={beside.plan} hung={hung} />
           <div className="min-w-0 flex-1">
-            <ChainPanel context={context} plan={plan} />
+            <ChainPanel context={beside.context} plan={beside.plan} />
           </div>
           <section
             aria-label="Wool and laying"
             className="mt-4 flex w-full flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
           >
-            <WoolChoice context={context} />
-            {onResist && <LayingField context={context} link="foldOverMm" label="Fold-over" units={units} />}
+            <WoolChoice context={beside.context} />
             {onResist && (
-              <LayingField context={context} link="resistMm" label="Resist thickness" units={units} />
+              <LayingField context={beside.context} link="foldOverMm" label="Fold-over" units={units} />
             )}
-            <MakingFields context={context} plan={plan} />
-            <FaceChoice plan={plan} face={face} onFace={setFace} />
+            {onResist && (
+              <LayingField context={beside.context} link="resistMm" label="Resist thickness" units={units} />
+            )}
+            <MakingFields context={beside.context} plan={beside.plan} />
+            <FaceChoice plan={beside.plan} face={face} onFace={setFace} />
             {plan.form.edgeSurplus && <FoldedEdge surplus={plan.form.edgeSurplus} units={units} />}
           </section>
           <CalmFacts plan={plan} units={units} />
@@ -196,7 +210,8 @@ const Drawn = ({
 /** Plan: what it must measure, and everything that follows. */
 export const PlanView = () => {
   const context = usePieceContext();
-  const { planned, set, drop, shown } = useDraft(context);
+  const { planned, shown, ...draft } = useDraft(context);
+  useNeighbour(context.piece.plan);
   const [last, setLast] = useState<Plan | null>(null);
   if (planned.ok && planned.value !== last) setLast(planned.value);
   const plan = planned.ok ? planned.value : (last ?? standInPlan(context.piece.plan));
@@ -209,7 +224,7 @@ export const PlanView = () => {
           ))}
         </div>
       )}
-      {plan && <Drawn context={shown} plan={plan} isCurrent={planned.ok} set={set} drop={drop} />}
+      {plan && <Drawn context={shown} plan={plan} isCurrent={planned.ok} {...draft} />}
     </>
   );
 };

@@ -12,6 +12,7 @@ import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Select } from '../../ui/Select';
+import { useSteady } from '../../ui/useSteady';
 import { useTitle } from '../../ui/useTitle';
 import { Why } from '../../ui/Why';
 import { issueText } from '../../words/issues';
@@ -172,13 +173,11 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
     },
     [put],
   );
-  const onStep = useCallback(
-    (b: BlockOfDay, minutes: number): void => {
-      setChosen(b.task.id);
-      step(b, minutes, nowMs);
-    },
-    [step, nowMs],
-  );
+  const onStep = useSteady((b: BlockOfDay, minutes: number): void => {
+    setChosen(b.task.id);
+    // A day that was laid anew may be drawn a moment later than that.
+    step(blocks.find(of => of.task.id === b.task.id) ?? b, minutes, nowMs);
+  });
   return (
     <>
       <div className="flex flex-wrap items-end gap-4">

@@ -16,6 +16,8 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { Select, wordOptions } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
+import { usePicked } from '../../ui/usePicked';
+import { useSteps } from '../../ui/useSteps';
 import { Swatches } from './Swatches';
 
 /** A figure without a unit system of its own: micrometres, money, grams of a metre. */
@@ -33,6 +35,7 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
   const left = useGramsLeft()(wool);
   const put = (more: Partial<Wool>, label: string): void =>
     change(wool.id, w => ({ ...w, ...more }), { label, key: label });
+  const [colour, pickColour] = usePicked(wool.colour, picked => put({ colour: picked }, 'colour'));
   return (
     <div className="grid grid-cols-[3rem_1fr_1fr] gap-x-4 gap-y-3 sm:grid-cols-[3rem_2fr_2fr_1fr_1fr]">
       <label className="row-span-2">
@@ -40,8 +43,8 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
         <input
           type="color"
           className="swatch size-12 cursor-pointer rounded-full border border-rim bg-transparent p-0"
-          value={wool.colour}
-          onChange={e => put({ colour: e.target.value }, 'colour')}
+          value={colour}
+          onChange={e => pickColour(e.target.value)}
         />
       </label>
       <TextField label="Name" value={wool.name} required onText={name => put({ name }, 'name')} />
@@ -137,6 +140,7 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
   const { tell } = useNotify();
   const deleteWool = useDeleteWool();
   const known = expect(wool);
+  const steps = useSteps(4);
   const remove = (): void => {
     deleteWool(wool, `take ${wool.name} off the shelf`);
     tell({ text: `${wool.name} is off the shelf.`, action: { label: 'Undo', run: undo } });
@@ -149,7 +153,7 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
           Remove
         </Button>
       </div>
-      <Facts wool={wool} />
+      {steps > 1 && <Facts wool={wool} />}
       {known.breed && <p>{breedWords(known.breed)} (common practice).</p>}
       {known.breed && breedWarnings(known.breed).length > 0 && (
         <ul className="border-l-4 border-now pl-3">
@@ -158,7 +162,7 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
           ))}
         </ul>
       )}
-      {wool.sort === 'wool' && (
+      {steps > 2 && wool.sort === 'wool' && (
         <>
           <section aria-labelledby="expected">
             <h3 id="expected" className="text-lg font-semibold">
@@ -172,10 +176,10 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
               breedName={known.breed?.name ?? null}
             />
           </section>
-          <Swatches wool={wool} />
+          {steps > 3 && <Swatches wool={wool} />}
         </>
       )}
-      <UsedFor wool={wool} />
+      {steps > 3 && <UsedFor wool={wool} />}
     </div>
   );
 };

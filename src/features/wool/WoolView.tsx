@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { wayToLay } from '../../core/evenness/waysToLay';
 import { distinctFaces } from '../../core/forms/distinctFaces';
 import type { Polygon } from '../../core/outline/polygon';
@@ -105,6 +105,12 @@ const noFill = (): undefined => undefined;
 // What follows is drawn after the figure that was typed.
 const CalmNeeds = calmly(Needs);
 const CalmPiles = calmly(LayerPiles);
+const CalmSection = calmly(WallSection);
+const CalmEvenness = calmly(EvennessPanel);
+const StillLayUp = memo(LayUp);
+const StillWeighOut = memo(WeighOut);
+const StillClass = memo(PlanClass);
+const StillWeighing = memo(Weighing);
 
 /** Wool: what to weigh, and how to part it. */
 export const WoolView = () => {
@@ -121,6 +127,11 @@ export const WoolView = () => {
   const rings = useMemo(() => ringsOf(scene), [scene]);
   const plannedGsm = (plan.ok && plan.value.values.arealLaid) || 0;
   const layout = useEvenness({ rings, plannedGsm });
+  const { piece } = context;
+  const piles = useMemo(
+    () => (plan.ok && plan.value.weigh ? pileList(plan.value.weigh, pieceWools(piece)) : []),
+    [plan, piece],
+  );
   if (!plan.ok || !scene) return <p className="p-4">Fix the plan first.</p>;
   const { weigh, form } = plan.value;
   const { units } = context.settings;
@@ -131,7 +142,6 @@ export const WoolView = () => {
   const shown = Math.min(chosen, layers - 1);
   const facesDiffer = distinctFaces(form).length > 1;
   const [simulated] = layout.laid;
-  const piles = weigh ? pileList(weigh, pieceWools(context.piece)) : [];
   const colourOf = (layer: number): string => look.colourOf(layer) ?? UNDYED;
   const wayIn = (n: number) =>
     wayToLay({
@@ -185,7 +195,7 @@ export const WoolView = () => {
             )}
             {form.solid ? (
               <>
-                <LayUp context={context} form={form} way={way} layers={layers} />
+                <StillLayUp context={context} form={form} way={way} layers={layers} />
                 {weigh.apart.length + weigh.faces.length > 1 &&
                   [...weigh.apart, ...weigh.faces].map(({ name }, part) => (
                     <LayerColours key={name} context={context} layer={part} name={name} />
@@ -197,7 +207,7 @@ export const WoolView = () => {
             ) : (
               <>
                 <LayerChoice layers={layers} shown={shown} way={look.wayOf(shown)} onShow={setChosen} />
-                <LayUp context={context} form={form} way={way} layers={layers} />
+                <StillLayUp context={context} form={form} way={way} layers={layers} />
                 <LayerColours context={context} layer={shown} />
                 {facesDiffer && (
                   <div className="mb-3">
@@ -227,7 +237,7 @@ export const WoolView = () => {
               </>
             )}
             {!form.solid && weigh.faces[0] && (
-              <WallSection
+              <CalmSection
                 face={weigh.faces[0]}
                 colourOf={colourOf}
                 wayOf={look.wayOf}
@@ -236,11 +246,11 @@ export const WoolView = () => {
                 mass={g => scaleMass(g, weigh.stepG, units)}
               />
             )}
-            <WeighOut context={context} piles={piles} stepG={weigh.stepG} />
-            <PlanClass piece={context.piece} />
-            <Weighing context={context} weigh={weigh} />
+            <StillWeighOut context={context} piles={piles} stepG={weigh.stepG} />
+            <StillClass piece={context.piece} />
+            <StillWeighing context={context} weigh={weigh} />
             {!form.solid && (
-              <EvennessPanel
+              <CalmEvenness
                 settings={context.settings}
                 units={units}
                 ways={[wayIn(layers), wayIn(2 * layers)]}

@@ -14,40 +14,60 @@ interface EdgeProps {
   readonly reach: number;
 }
 
-/** A line across an axis: upright for x, level for y. */
-const across = (axis: 'x' | 'y', at: number, ends: readonly [number, number]) =>
-  axis === 'x' ? { x1: at, x2: at, y1: ends[0], y2: ends[1] } : { y1: at, y2: at, x1: ends[0], x2: ends[1] };
-
-const Grid = ({ axis, ticks, at, reach }: EdgeProps) =>
+/** Lines across an axis, upright for x and level for y, all as one path: a thousand are as quick as ten. */
+const across = (
+  { axis, at }: EdgeProps,
+  ticks: readonly Tick[],
+  endsOf: (tick: Tick) => readonly [number, number],
+): string =>
   ticks
-    .filter(t => t.rank < 2)
-    .map(t => (
-      <line
-        key={t.mm}
-        {...across(axis, at(t), [RULER_PX, reach])}
-        className="stroke-grid"
-        strokeWidth={t.rank === 0 ? 1.2 : 0.6}
-      />
-    ));
+    .map(t => {
+      const [from, to] = endsOf(t);
+      const along = at(t).toFixed(2);
+      return axis === 'x' ? `M${along} ${from}V${to}` : `M${from} ${along}H${to}`;
+    })
+    .join('');
 
-const Edge = ({ axis, ticks, at }: EdgeProps) =>
-  ticks.map(t => (
-    <g key={t.mm}>
-      <line
-        {...across(axis, at(t), [RULER_PX - TICK_PX[t.rank], RULER_PX])}
-        className="stroke-chalk"
+/** Widths of grid lines, by rank. */
+const GRID_WIDTHS = [1.2, 0.6] as const;
+
+const Grid = (edge: EdgeProps) =>
+  GRID_WIDTHS.map((width, rank) => (
+    <path
+      key={width}
+      d={across(
+        edge,
+        edge.ticks.filter(t => t.rank === rank),
+        () => [RULER_PX, edge.reach],
+      )}
+      className="fill-none stroke-grid"
+      strokeWidth={width}
+    />
+  ));
+
+const Edge = (edge: EdgeProps) => {
+  const { axis, ticks, at } = edge;
+  return (
+    <>
+      <path
+        d={across(edge, ticks, t => [RULER_PX - TICK_PX[t.rank], RULER_PX])}
+        className="fill-none stroke-chalk"
         strokeWidth={1}
       />
-      {t.figure && at(t) > RULER_PX + 10 && (
-        <text
-          {...(axis === 'x' ? { x: at(t) + 3, y: 11 } : { x: 2, y: at(t) - 3 })}
-          className="fill-chalk text-[11px]"
-        >
-          {t.figure}
-        </text>
-      )}
-    </g>
-  ));
+      {ticks
+        .filter(t => t.figure && at(t) > RULER_PX + 10)
+        .map(t => (
+          <text
+            key={t.mm}
+            {...(axis === 'x' ? { x: at(t) + 3, y: 11 } : { x: 2, y: at(t) - 3 })}
+            className="fill-chalk text-[11px]"
+          >
+            {t.figure}
+          </text>
+        ))}
+    </>
+  );
+};
 
 /** The ruler edge along the top and left of the table, its zero at the corner of the drawing; and the light grid. */
 export const Ruler = ({

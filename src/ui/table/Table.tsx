@@ -1,5 +1,5 @@
 import { calmly } from '../calmly';
-import { type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type ReactNode, startTransition, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Box } from '../../core/outline/polygon';
 import type { UnitSystem } from '../../core/units/units';
 import { svgPathData } from '../../drawing/pathSink';
@@ -28,7 +28,9 @@ const useSize = () => {
 const useView = (box: Box, size: { width: number; height: number } | null) => {
   const [held, setHeld] = useState<View | null>(null);
   const fitted = useMemo(() => (size ? fitView(box, size) : null), [box, size]);
-  return { view: held ?? fitted, hold: (on: boolean) => setHeld(on ? fitted : null) };
+  // What was held is fitted anew together with what was changed by it.
+  const hold = (on: boolean): void => (on ? setHeld(fitted) : startTransition(() => setHeld(null)));
+  return { view: held ?? fitted, hold };
 };
 
 export interface TableProps {

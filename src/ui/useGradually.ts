@@ -1,0 +1,24 @@
+import { startTransition, useEffect, useState } from 'react';
+
+/**
+ * A new value for a view of several parts, given to one part a task: the first has it at once, the others keep what they had for a moment longer, and
+ * between two of them the page answers whoever touches it. What is shown for the first time is whole.
+ * @param parts how many there are
+ * @returns what a part shows by now
+ */
+export const useGradually = <T>(value: T, parts: number): ((part: number) => T) => {
+  const all = (): readonly T[] => Array.from({ length: parts }, () => value);
+  const [state, setState] = useState(() => ({ value, seen: all() }));
+  if (state.value !== value) setState({ value, seen: [value, ...state.seen.slice(1, parts)] });
+  const next = state.seen.findIndex(seen => seen !== value);
+  useEffect(() => {
+    if (next < 0) return undefined;
+    const timer = setTimeout(() =>
+      startTransition(() =>
+        setState(was => (was.value === value ? { value, seen: was.seen.with(next, value) } : was)),
+      ),
+    );
+    return () => clearTimeout(timer);
+  }, [next, value]);
+  return part => (part < state.seen.length ? (state.seen[part] ?? value) : value);
+};
