@@ -20,7 +20,9 @@ test('in inches a grip stops at eighths', LONG, async ({ page }) => {
   await page.getByRole('button', { name: /^Units/ }).click();
   const width = page.getByRole('slider', { name: 'Width' });
   await width.focus();
+  const before = await figure(page, 'Width');
   await page.keyboard.press('ArrowUp');
+  await expect.poll(() => figure(page, 'Width')).not.toBe(before);
   const inches = await figure(page, 'Width');
   expect((8 * inches) % 1).toBeCloseTo(0, 6);
 });

@@ -37,8 +37,8 @@ test('an outline drawn on a sheet is traced from a picture, and is the piece’s
   await page.getByRole('button', { name: 'Take this outline' }).click();
   await expect(page.getByText('Ease is added by the plan')).toHaveCount(0);
   // Whichever way the sheet lay in the picture: 19.5 by 9 cm, so never longer than 21.5 nor shorter than 9.
+  await expect.poll(() => figure(page, 'Length')).not.toBe(before);
   const [length, width] = [await figure(page, 'Length'), await figure(page, 'Width')];
-  expect(length).not.toBe(before);
   for (const cm of [length, width]) {
     expect(cm).toBeGreaterThan(8.8);
     expect(cm).toBeLessThan(21.8);

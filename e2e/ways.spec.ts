@@ -290,6 +290,8 @@ test('a measurement that is passed over is not asked for twice running', LONG, a
   let asked = 0;
   for (let i = 0; i < 12; i += 1) {
     await expect(button).toBeEnabled();
+    // While a later answer is on its way it may stand for something else in a moment.
+    await expect(page.getByRole('region', { name: 'Next' })).toHaveAttribute('aria-busy', 'false');
     const words = (await button.textContent()) ?? '';
     if (words === 'Measure') {
       asked += 1;
