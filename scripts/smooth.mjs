@@ -1,4 +1,4 @@
-// npm run smooth: tasks of the page's own thread over 50 ms, in every view with the sample, while one types, taps and chooses, with the processor
+// npm run smooth [-- /schedule /hours …]: tasks of the page's own thread over 50 ms, in every view with the sample, while one types, taps and chooses, with the processor
 // slowed down four times; what a view does until it was first drawn does not count. Measured by the time the thread itself was at work, so that
 // other work of the machine does not count; mouse and keys come from outside, so that what drives them does not either.
 import { spawn } from 'node:child_process';
@@ -26,16 +26,51 @@ const placesOf = (page, selector, most) =>
   );
 const FIELDS = 'input[inputmode], input[type=text], input:not([type]), textarea';
 
+const HANDLES = '[data-testid=table] [role=slider], [data-task]';
+
+/** How long a hand holds a button or a key down, ms: short. */
+const HELD_MS = 60;
+
+/** Goes somewhere with the mouse and presses there, at a hand's pace: going there, down and up are three events, not one. */
+const press = async (page, { x, y }) => {
+  await page.mouse.move(x, y);
+  await page.waitForTimeout(HELD_MS);
+  await page.mouse.down();
+  await page.waitForTimeout(HELD_MS);
+  await page.mouse.up();
+};
+
 /** Types a figure or a letter into the first fields, and takes it back. */
 const typing = async page => {
   for (let n = 0; n < 4; n += 1) {
     const field = (await placesOf(page, FIELDS, 4))[n];
     if (!field) continue;
-    await page.mouse.click(field.x, field.y);
-    await page.keyboard.press('End');
+    await press(page, field);
+    await page.waitForTimeout(HELD_MS);
+    await page.keyboard.press('End', { delay: HELD_MS });
+    await page.waitForTimeout(HELD_MS);
     await page.keyboard.type(/^[\d.,]*$/.test(field.text) ? '1' : 'ab', { delay: 60 });
     await page.waitForTimeout(600);
-    await page.keyboard.press('Backspace');
+    await page.keyboard.press('Backspace', { delay: HELD_MS });
+    await page.waitForTimeout(600);
+  }
+};
+/** How far a hand drags, px, in steps of one frame each. */
+const DRAGGED = { by: 4, steps: 16, frameMs: 16 };
+/** Drags handles of a drawing, or blocks of a schedule, and lets go. */
+const dragging = async page => {
+  for (let n = 0; n < 3; n += 1) {
+    const at = (await placesOf(page, HANDLES, 3))[n];
+    if (!at) continue;
+    await page.mouse.move(at.x, at.y);
+    await page.waitForTimeout(HELD_MS);
+    await page.mouse.down();
+    await page.waitForTimeout(HELD_MS);
+    for (let step = 1; step <= DRAGGED.steps; step += 1) {
+      await page.mouse.move(at.x + step * DRAGGED.by, at.y + (step * DRAGGED.by) / 2);
+      await page.waitForTimeout(DRAGGED.frameMs);
+    }
+    await page.mouse.up();
     await page.waitForTimeout(600);
   }
 };
@@ -44,7 +79,7 @@ const choosing = async page => {
   for (let n = 0; n < 6; n += 1) {
     const radio = (await placesOf(page, '[role=radio]', 6))[n];
     if (!radio) continue;
-    await page.mouse.click(radio.x, radio.y);
+    await press(page, radio);
     await page.waitForTimeout(500);
   }
 };
@@ -72,9 +107,17 @@ const longTasks = async (chromiumHere, page, work) => {
   }
   return long;
 };
+/** Taps the great button with a finger. */
+const touching = async page => {
+  for (let n = 0; n < 4; n += 1) {
+    const [at] = await placesOf(page, '[data-place=great] button', 1);
+    if (at) await page.touchscreen.tap(at.x, at.y);
+    await page.waitForTimeout(600);
+  }
+};
 const tapping = async page => {
   for (let n = 0; n < 4; n += 1) {
-    await page.keyboard.press('Space');
+    await page.keyboard.press('Space', { delay: HELD_MS });
     await page.waitForTimeout(500);
   }
 };
@@ -88,7 +131,7 @@ const VIEWS = {
   '/lessons': [],
   '/projects/project-garland': [typing],
   '/parts': [typing],
-  '/schedule': [choosing],
+  '/schedule': [choosing, dragging],
   '/orders': [],
   '/orders/order-quay': [typing, choosing],
   '/stock/product-ball': [typing],
@@ -99,11 +142,11 @@ const VIEWS = {
   '/blend': [typing],
   '/file': [],
   '/pieces/sample-brick-sleeve/cost': [typing],
-  '/pieces/sample-brick-sleeve/plan': [typing, choosing],
-  '/pieces/sample-gale-mittens/plan': [typing, choosing],
+  '/pieces/sample-brick-sleeve/plan': [typing, choosing, dragging],
+  '/pieces/sample-gale-mittens/plan': [typing, choosing, dragging],
   '/pieces/sample-kelp-cosy/wool': [typing, choosing],
   '/pieces/sample-kelp-cosy/template': [choosing],
-  '/pieces/sample-kelp-cosy/bench': [tapping, choosing],
+  '/pieces/sample-kelp-cosy/bench': [tapping, touching, choosing],
   '/pieces/sample-ferry-pad/finish': [],
   '/pieces/sample-ferry-pad/diary': [typing],
   '/rehearse/sample-kelp-cosy?seed=7': [tapping],
@@ -157,11 +200,14 @@ await new Promise(resolve => {
 });
 const browser = await chromium.launch({ executablePath: browserPath() ?? '', args: BROWSER_FLAGS });
 try {
-  await framesOf(browser);
+  const asked = process.argv.slice(2);
+  if (asked.length === 0) await framesOf(browser);
   for (const [path, acts] of Object.entries(VIEWS)) {
+    if (asked.length > 0 && !asked.includes(path)) continue;
     const context = await browser.newContext({
       serviceWorkers: 'block',
       viewport: { width: 1280, height: 800 },
+      hasTouch: true,
     });
     const page = await context.newPage();
     const url = `http://127.0.0.1:${PORT}`;
