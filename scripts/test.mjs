@@ -34,12 +34,22 @@ const results = join(root, 'test-results');
 const read = file =>
   existsSync(join(results, file)) ? JSON.parse(readFileSync(join(results, file), 'utf8')) : null;
 
+let since = Date.now();
+/** What took how long, s. */
+const took = [];
+const done = what => {
+  took.push(`${what} ${Math.round((Date.now() - since) / 1000)} s`);
+  since = Date.now();
+};
+
 // The browser is fetched while all that needs none is done.
 const browser = browserInstalled();
 install();
+done('packages');
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 build();
+done('build');
 
 /** @type {ReadonlyArray<readonly [string, string, string[]]>} */
 const rules = [
@@ -62,6 +72,7 @@ for (const { name, code, said } of checks) {
   else failed += 1;
 }
 
+done('rules');
 console.log('— unit tests');
 const unitCode = tool('vitest', [
   'run',
@@ -74,7 +85,9 @@ passed += unit?.numPassedTests ?? 0;
 failed += Math.max(unit?.numFailedTests ?? 0, unitCode === 0 ? 0 : 1);
 skipped += (unit?.numPendingTests ?? 0) + (unit?.numTodoTests ?? 0);
 
+done('unit tests');
 if ((await browser) !== 0) process.exit(1);
+done('waiting for the browser');
 console.log('— the interface in Chromium');
 const e2eCode = tool('playwright', ['test', ...options]);
 const e2e = read('e2e.json')?.stats;
@@ -82,6 +95,8 @@ passed += (e2e?.expected ?? 0) + (e2e?.flaky ?? 0);
 failed += Math.max(e2e?.unexpected ?? 0, e2eCode === 0 ? 0 : 1);
 skipped += e2e?.skipped ?? 0;
 
+done('in Chromium');
 if (process.env.TESTS !== 'all') console.log('\nThe long ones run with npm run test:all.');
+console.log(took.join(', '));
 console.log(`\n${passed} passed, ${failed} failed, ${skipped} skipped`);
 process.exit(failed === 0 ? 0 : 1);

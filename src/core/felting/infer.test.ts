@@ -132,7 +132,7 @@ describe('the ranges', () => {
     expect(in95).toBeGreaterThan(0.88);
   });
 
-  // Two of them each time, the others with all.
+  // One of them each time, the others with all.
   const NEARLY = [
     [
       'in a felt that is not quite the model’s: all oddities together',
@@ -145,7 +145,7 @@ describe('the ranges', () => {
       { pieces: 30, odd: ODD_WORLDS['start misread by 2.5 %'] ?? {}, startSd: 0.015, seed: 9 },
     ],
   ] as const;
-  it.each(NEARLY.slice(0, tries(2, NEARLY.length)))('hold nearly so %s', (_, world) => {
+  it.each(NEARLY.slice(0, tries(1, NEARLY.length)))('hold nearly so %s', (_, world) => {
     const { in80, in95 } = coverageOf(world);
     expect(in80).toBeGreaterThan(0.64);
     expect(in95).toBeGreaterThan(0.84);

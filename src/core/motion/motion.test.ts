@@ -134,7 +134,7 @@ describe('rolls counted by motion', () => {
     'are none where it is set down, nor where a bundle or a pocket is walked with',
     { timeout: 60_000 },
     () => {
-      const walks = tries(6, 20);
+      const walks = tries(3, 20);
       expect(falseCounts('wrist', 'setDown', { seed: FIRST_SEED, walks })).toBe(0);
       expect(falseCounts('bundle', 'walk', { seed: FIRST_SEED, walks })).toBeLessThan(0.3);
     },
