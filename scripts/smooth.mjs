@@ -1,5 +1,5 @@
-// npm run smooth [-- /schedule /hours …]: tasks of the page's own thread over 50 ms, in every view with the sample, while one types, taps and chooses, with the processor
-// slowed down four times; what a view does until it was first drawn does not count. Measured by the time the thread itself was at work, so that
+// npm run smooth [-- /schedule /hours …]: tasks of the page's own thread over 50 ms, in every view (or those named) with the sample, while one types,
+// taps, chooses and drags, with the processor slowed down four times; what a view does until it was first drawn does not count. Measured by the time the thread itself was at work, so that
 // other work of the machine does not count; mouse and keys come from outside, so that what drives them does not either.
 import { spawn } from 'node:child_process';
 import { chromium } from '@playwright/test';
@@ -49,7 +49,7 @@ const typing = async page => {
     await page.waitForTimeout(HELD_MS);
     await page.keyboard.press('End', { delay: HELD_MS });
     await page.waitForTimeout(HELD_MS);
-    await page.keyboard.type(/^[\d.,]*$/.test(field.text) ? '1' : 'ab', { delay: 60 });
+    await page.keyboard.type(/^[\d.,]*$/.test(field.text) ? '1' : 'ab', { delay: HELD_MS });
     await page.waitForTimeout(600);
     await page.keyboard.press('Backspace', { delay: HELD_MS });
     await page.waitForTimeout(600);

@@ -50,6 +50,8 @@ const MOUSE = [
 ] as const;
 const KEYS = ['a', 'b'] as const;
 const TIMES = 2;
+/** So many idle moments are waited for the field to be there. */
+const MOST_WAITS = 9;
 
 /** What a mouse does that goes to an element, from another. */
 const mouse = (on: Element, from: Element): ReadonlyArray<() => void> =>
@@ -79,7 +81,7 @@ export const practise = async (idle: () => Promise<void>): Promise<void> => {
   const place = document.createElement('div');
   const root = createRoot(place);
   root.render(<Practice />);
-  for (let waits = 0; waits < 9 && !place.firstChild; waits += 1) await idle();
+  for (let waits = 0; waits < MOST_WAITS && !place.firstChild; waits += 1) await idle();
   const input = place.querySelector('input');
   const button = place.querySelector('button');
   if (input && button)

@@ -41,6 +41,23 @@ describe('what the cache holds, drawn calmly', () => {
     expect(shown()).toBe('parts, read');
   });
 
+  it('what changed while another name was shown is not shown as it was', async () => {
+    const client = new QueryClient();
+    client.setQueryData(['wools'], 'one');
+    client.setQueryData(['parts'], 'parts');
+    const { rerender } = render(open(client, <List name="wools" />));
+    await act(async () => {
+      client.setQueryData(['wools'], 'two');
+      await new Promise(resolve => setTimeout(resolve, 10));
+    });
+    expect(shown()).toBe('two');
+    rerender(open(client, <List name="parts" />));
+    client.setQueryData(['wools'], 'three');
+    rerender(open(client, <List name="wools" />));
+    await act(async () => new Promise(resolve => setTimeout(resolve, 10)));
+    expect(shown()).toBe('three');
+  });
+
   it('an answer stands until there is a later one, and says that one is on its way', async () => {
     const client = new QueryClient();
     let answer = (text: string): void => void text;

@@ -5,21 +5,21 @@ import {
   QueryObserver,
   useQueryClient,
 } from '@tanstack/react-query';
-import { startTransition, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useState } from 'react';
 
 /** What is asked of the cache: by which name, and how it is found out. */
 export type Asked<T> = Omit<QueryObserverOptions<T>, 'queryKey'> & { readonly queryKey: readonly unknown[] };
 
-/** What came of it, under which name. */
+/** What came of it, and of which question: what was seen under the same name before it was asked anew is old. */
 interface Seen<T> {
-  readonly hash: string;
+  readonly question: object;
   /** What was told. */
   readonly of: object;
   readonly result: Pick<QueryObserverResult<T>, 'data' | 'isFetching' | 'error' | 'refetch'>;
 }
 
 /** What is being drawn between two keys and is not on the screen yet, by who shows it. */
-export const beingDrawn = new Map<object, { readonly of: object; readonly set: () => void }>();
+const beingDrawn = new Map<object, { readonly of: object; readonly set: () => void }>();
 
 /**
  * Brings what is being drawn between two keys to the screen at once: whoever taps now taps on what is so, and no handle steps from what was.
@@ -34,6 +34,24 @@ export const drawNow = (draw: (set: () => void) => void): void => {
   });
 };
 
+/**
+ * Something shown that is drawn between two keys.
+ * @returns what is shown; how it is set; how that is done calmly, so that `drawNow` brings it to the screen until it is there; and how to forget it,
+ *   where something else is asked
+ */
+export const useCalmState = <S extends { readonly of: object }>() => {
+  const [seen, setSeen] = useState<S | null>(null);
+  useEffect(() => {
+    if (beingDrawn.get(setSeen)?.of === seen?.of) beingDrawn.delete(setSeen);
+  }, [seen]);
+  const calmly = useCallback((of: object, set: () => void): void => {
+    beingDrawn.set(setSeen, { of, set });
+    startTransition(set);
+  }, []);
+  const forget = useCallback((): void => void beingDrawn.delete(setSeen), []);
+  return { seen, setSeen, calmly, forget };
+};
+
 /** How a name of the cache is followed. */
 interface Following {
   /** Whether what is known under the name before stands until there is something under this one. */
@@ -46,10 +64,10 @@ interface Following {
 const useFollowed = <T>(
   asked: Asked<T>,
   { keeps, isGround }: Following,
-): { readonly seen: Seen<T> | null; readonly hash: string } => {
+): { readonly seen: Seen<T> | null; readonly isCurrent: boolean } => {
   const client = useQueryClient();
   const hash = hashKey(asked.queryKey);
-  const [seen, setSeen] = useState<Seen<T> | null>(null);
+  const { seen, setSeen, calmly, forget } = useCalmState<Seen<T>>();
   // The same name is the same question, however often it is put; whether it is put yet is told apart.
   const known = client.getQueryData<T>(asked.queryKey);
   // Where nothing is shown yet there is nothing to keep calm.
@@ -62,15 +80,13 @@ const useFollowed = <T>(
     const see = (of: QueryObserverResult<T>): void =>
       setSeen(was => {
         const result = keeps && was && of.data === undefined ? { ...of, data: was.result.data } : of;
-        return { hash: question.hash, of, result };
+        return { question, of, result };
       });
     const take = (of: QueryObserverResult<T>): void => {
       const set = (): void => see(of);
       if (isFirst) set();
-      else {
-        if (isGround) beingDrawn.set(setSeen, { of, set });
-        startTransition(set);
-      }
+      else if (isGround) calmly(of, set);
+      else startTransition(set);
       if (of.data !== undefined) isFirst = false;
     };
     const leave = observer.subscribe(take);
@@ -78,14 +94,11 @@ const useFollowed = <T>(
     const now = observer.getCurrentResult();
     if (keeps || now.data !== question.known) startTransition(() => see(now));
     return () => {
-      beingDrawn.delete(setSeen);
+      forget();
       leave();
     };
-  }, [client, question, keeps, isGround]);
-  useEffect(() => {
-    if (beingDrawn.get(setSeen)?.of === seen?.of) beingDrawn.delete(setSeen);
-  }, [seen]);
-  return { seen, hash };
+  }, [client, question, keeps, isGround, setSeen, calmly, forget]);
+  return { seen, isCurrent: seen?.question === question };
 };
 
 /**
@@ -94,8 +107,8 @@ const useFollowed = <T>(
  */
 export const useCalm = <T>(asked: Asked<T>): T | undefined => {
   const client = useQueryClient();
-  const { seen, hash } = useFollowed(asked, { keeps: false, isGround: true });
-  return seen?.hash === hash ? seen.result.data : client.getQueryData<T>(asked.queryKey);
+  const { seen, isCurrent } = useFollowed(asked, { keeps: false, isGround: true });
+  return seen && isCurrent ? seen.result.data : client.getQueryData<T>(asked.queryKey);
 };
 
 /**
@@ -106,7 +119,7 @@ export const useCalmAnswer = <T>(
   asked: Asked<T>,
   isGround: boolean = false,
 ): Pick<QueryObserverResult<T>, 'data' | 'isFetching' | 'error' | 'refetch'> | null => {
-  const { seen, hash } = useFollowed(asked, { keeps: true, isGround });
+  const { seen, isCurrent } = useFollowed(asked, { keeps: true, isGround });
   if (!seen) return null;
-  return seen.hash === hash ? seen.result : { ...seen.result, isFetching: true, error: null };
+  return isCurrent ? seen.result : { ...seen.result, isFetching: true, error: null };
 };

@@ -38,6 +38,10 @@ describe('several things that the cache holds', () => {
     expect(shown()).toBe('one, read; a set more');
     rerender(view(['two']));
     expect(shown()).toBe('a set more');
+    // What changed while something else was shown is not shown as it was.
+    client.setQueryData(['one'], 'laid anew');
+    rerender(view(['one', 'two']));
+    expect(shown()).toBe('laid anew; a set more');
     rerender(view([]));
     expect(shown()).toBe('');
   });

@@ -1,6 +1,6 @@
 import { hashKey, QueriesObserver, useQueryClient } from '@tanstack/react-query';
-import { startTransition, useEffect, useState } from 'react';
-import { type Asked, beingDrawn } from './useCalm';
+import { useEffect, useState } from 'react';
+import { type Asked, useCalmState } from './useCalm';
 
 const isSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((one, i) => one === b[i]);
@@ -16,10 +16,10 @@ export const useCalmMany = <T>(asked: ReadonlyArray<Asked<T>>): ReadonlyArray<T 
   });
   const [question, setQuestion] = useState(asks);
   if (question.hash !== hash) setQuestion(asks());
-  const [seen, setSeen] = useState<{
-    readonly hash: string;
+  const { seen, setSeen, calmly, forget } = useCalmState<{
+    readonly question: object;
     readonly of: ReadonlyArray<T | undefined>;
-  } | null>(null);
+  }>();
   useEffect(() => {
     const observer = new QueriesObserver(client, [...question.asked]);
     let latest = question.known;
@@ -28,21 +28,17 @@ export const useCalmMany = <T>(asked: ReadonlyArray<Asked<T>>): ReadonlyArray<T 
       if (isSame(of, latest)) return;
       const isFirst = latest.includes(undefined);
       latest = of;
-      const set = (): void => setSeen({ hash: question.hash, of });
-      if (isFirst) return set();
-      beingDrawn.set(setSeen, { of, set });
-      startTransition(set);
+      const set = (): void => setSeen({ question, of });
+      if (isFirst) set();
+      else calmly(of, set);
     };
     const leave = observer.subscribe(take);
     // What came between the drawing and now.
     take();
     return () => {
-      beingDrawn.delete(setSeen);
+      forget();
       leave();
     };
-  }, [client, question]);
-  useEffect(() => {
-    if (beingDrawn.get(setSeen)?.of === seen?.of) beingDrawn.delete(setSeen);
-  }, [seen]);
-  return seen?.hash === hash ? seen.of : question.known;
+  }, [client, question, setSeen, calmly, forget]);
+  return seen?.question === question ? seen.of : question.known;
 };

@@ -107,6 +107,7 @@ const CalmNeeds = calmly(Needs);
 const CalmPiles = calmly(LayerPiles);
 const CalmSection = calmly(WallSection);
 const CalmEvenness = calmly(EvennessPanel);
+// Not drawn again for the layer or the side that is looked at.
 const StillLayUp = memo(LayUp);
 const StillWeighOut = memo(WeighOut);
 const StillClass = memo(PlanClass);
