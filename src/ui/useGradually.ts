@@ -1,4 +1,4 @@
-import { startTransition, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 
 /**
  * A new value for a view of several parts, given to one part a task: the first has it at once, the others keep what they had for a moment longer, and
@@ -13,12 +13,9 @@ export const useGradually = <T>(value: T, parts: number): ((part: number) => T) 
   const next = state.seen.findIndex(seen => seen !== value);
   useEffect(() => {
     if (next < 0) return undefined;
-    const timer = setTimeout(() =>
-      startTransition(() =>
-        setState(was => (was.value === value ? { value, seen: was.seen.with(next, value) } : was)),
-      ),
-    );
+    // Set as it is, in no transition: whatever is being drawn meanwhile, the last value comes to every part.
+    const timer = setTimeout(() => setState({ value, seen: state.seen.with(next, value) }));
     return () => clearTimeout(timer);
-  }, [next, value]);
+  }, [next, value, state]);
   return part => (part < state.seen.length ? (state.seen[part] ?? value) : value);
 };

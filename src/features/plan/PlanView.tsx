@@ -18,7 +18,6 @@ import { CalmLegend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { Turning } from '../../ui/table/Turning';
 import { UNDYED } from '../../core/wool/undyed';
-import { useGradually } from '../../ui/useGradually';
 import { useRoomy } from '../../ui/useRoomy';
 import { ChainPanel } from './ChainPanel';
 import { gripControls } from './controls';
@@ -50,7 +49,7 @@ const useDraft = (context: PieceContext) => {
     afterwards(() => afterwards(() => startTransition(() => setDraft(null))));
   };
   const shown: PieceContext = live ? { ...context, piece: { ...context.piece, plan: live } } : context;
-  return { planned, set, drop: () => setDraft(null), shown, isDragged: live !== null };
+  return { planned, set, drop: () => setDraft(null), shown };
 };
 
 const woolFill = (role: Role): string | undefined =>
@@ -122,7 +121,6 @@ const Drawn = ({
   isCurrent,
   set,
   drop,
-  isDragged,
 }: {
   readonly context: PieceContext;
   readonly plan: Plan;
@@ -130,14 +128,9 @@ const Drawn = ({
   readonly isCurrent: boolean;
   readonly set: ReturnType<typeof useDraft>['set'];
   readonly drop: () => void;
-  readonly isDragged: boolean;
 }) => {
   const { units } = context.settings;
   const input = context.piece.plan;
-  // While something is dragged the drawing comes first, and the figures a moment after it.
-  const now = useMemo(() => ({ context, plan }), [context, plan]);
-  const inTurn = useGradually(now, 2);
-  const beside = isDragged ? inTurn(1) : now;
   const [face, setFace] = useState(0);
   const laidIsHeld = originOf(input, plan, 'size') === 'follows';
   const scene = useMemo(
@@ -176,28 +169,26 @@ const Drawn = ({
       instruments={
         <div className={TWO_COLUMNS}>
           <div className="w-full">
-            <Disagreement solution={beside.plan.solution} context={beside.context} />
+            <Disagreement solution={plan.solution} context={context} />
             <AlreadyLaid context={context} />
-            <Warnings plan={beside.plan} />
+            <Warnings plan={plan} />
           </div>
           {outline.tools}
-          <MeasureList context={beside.context} plan={beside.plan} hung={hung} />
+          <MeasureList context={context} plan={plan} hung={hung} />
           <div className="min-w-0 flex-1">
-            <ChainPanel context={beside.context} plan={beside.plan} />
+            <ChainPanel context={context} plan={plan} />
           </div>
           <section
             aria-label="Wool and laying"
             className="mt-4 flex w-full flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
           >
-            <WoolChoice context={beside.context} />
+            <WoolChoice context={context} />
+            {onResist && <LayingField context={context} link="foldOverMm" label="Fold-over" units={units} />}
             {onResist && (
-              <LayingField context={beside.context} link="foldOverMm" label="Fold-over" units={units} />
+              <LayingField context={context} link="resistMm" label="Resist thickness" units={units} />
             )}
-            {onResist && (
-              <LayingField context={beside.context} link="resistMm" label="Resist thickness" units={units} />
-            )}
-            <MakingFields context={beside.context} plan={beside.plan} />
-            <FaceChoice plan={beside.plan} face={face} onFace={setFace} />
+            <MakingFields context={context} plan={plan} />
+            <FaceChoice plan={plan} face={face} onFace={setFace} />
             {plan.form.edgeSurplus && <FoldedEdge surplus={plan.form.edgeSurplus} units={units} />}
           </section>
           <CalmFacts plan={plan} units={units} />
