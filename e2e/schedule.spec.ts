@@ -118,9 +118,45 @@ test('a block is dragged to another day, stays there, and is let go by undo', as
   await page.mouse.up();
   const moved = days(page).getByRole('button', { name: /put there by you/ });
   await expect(moved).toHaveCount(1);
+  await expect(page.getByRole('region', { name: 'Chosen task' })).toBeVisible();
   await expect(two.getByRole('button', { name: /put there by you/ })).toBeVisible();
   await undo(page);
   await expect(moved).toHaveCount(0);
+});
+
+test('a tap chooses a block, Escape lays it back, and days that are out of sight come to the hand', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/schedule');
+  const block = days(page).locator('[data-task]').nth(1);
+  await block.click();
+  await expect(page.getByRole('region', { name: 'Chosen task' })).toBeVisible();
+  const from = await block.boundingBox();
+  if (!from) throw new Error('nothing to drag');
+  const x = from.x + from.width / 2;
+  await page.mouse.move(x, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(x, from.y + 80, { steps: 4 });
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  const moved = days(page).getByRole('button', { name: /put there by you/ });
+  await page.mouse.move(x, from.y + 10);
+  await page.mouse.down();
+  // Down to the edge, where the days go by until the last of them.
+  await page.mouse.move(x, 700, { steps: 4 });
+  await page.mouse.move(x, 795, { steps: 4 });
+  const last = days(page)
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading') })
+    .last();
+  await expect(last).toBeInViewport();
+  const there = await last.locator('[data-day]').boundingBox();
+  if (!there) throw new Error('no last day');
+  await page.mouse.move(x, there.y + there.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(moved).toHaveCount(1);
+  await expect(last.getByRole('button', { name: /put there by you/ })).toBeVisible();
 });
 
 test('laid in as late as it may be; days off are kept; out as a calendar file', LONG, async ({ page }) => {

@@ -54,7 +54,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
   features: {
     below: ['core', 'records', 'words', 'drawing', 'files', 'store', 'workers', 'session', 'ui'],
     except: ['store/makeStore', 'store/idbBackend', 'store/memoryBackend'],
-    packages: ['@dnd-kit/core', '@tanstack/react-query', 'lucide-react', 'react', 'react-router', 'zod'],
+    packages: ['@tanstack/react-query', 'lucide-react', 'react', 'react-router', 'zod'],
     why: 'Features reach records through the session, and never each other.',
   },
   sample: { below: ['core', 'records'], packages: [], why: 'The sample is data.' },

@@ -1,7 +1,10 @@
 // npm run smooth [-- /schedule /hours …]: tasks of the page's own thread over 50 ms, in every view (or those named) with the sample, while one types,
 // taps, chooses and drags, with the processor slowed down four times; what a view does until it was first drawn does not count. Measured by the time the thread itself was at work, so that
-// other work of the machine does not count; mouse and keys come from outside, so that what drives them does not either.
+// other work of the machine does not count; mouse and keys come from outside, so that what drives them does not either. What a machine that is lent loses to others does
+// count in that time: a view during which it lost more than a little is measured again, and the quietest try is told with what was lost.
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { chromium } from '@playwright/test';
 import { BROWSER_FLAGS, browserPath } from './browser.mjs';
 import { build, root } from './tools.mjs';
@@ -189,6 +192,44 @@ const framesOf = async chromiumHere => {
   await context.close();
 };
 
+/** More of the machine's time than this lost to others, and a view is measured again, so often. */
+const LITTLE = 0.01;
+const MOST_AGAIN = 4;
+
+/** Time that the machine lost to others since it runs, s, all its processors together; 0 where it does not tell. */
+const lostS = () => {
+  try {
+    return Number(readFileSync('/proc/stat', 'utf8').split('\n')[0]?.split(/ +/)[8] ?? 0) / 100;
+  } catch {
+    return 0;
+  }
+};
+
+/** Long tasks of a view, ms, and the part of the machine's time that was lost meanwhile. */
+const tasksOf = async (browserHere, path, acts) => {
+  const context = await browserHere.newContext({
+    serviceWorkers: 'block',
+    viewport: { width: 1280, height: 800 },
+    hasTouch: true,
+  });
+  const page = await context.newPage();
+  const url = `http://127.0.0.1:${PORT}`;
+  await page.goto(`${url}/`);
+  await page.waitForTimeout(1500);
+  await page.goto(url + path);
+  await page.waitForTimeout(3500);
+  const session = await context.newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  const before = { lost: lostS(), atMs: performance.now() };
+  const tasks = await longTasks(browserHere, page, async () => {
+    for (const act of acts) await act(page);
+    await page.waitForTimeout(1500);
+  });
+  const passedS = (performance.now() - before.atMs) / 1000;
+  await context.close();
+  return { tasks, lost: (lostS() - before.lost) / (passedS * availableParallelism()) };
+};
+
 build();
 const server = spawn('node_modules/.bin/tsx', ['server/main.ts'], {
   cwd: root,
@@ -204,25 +245,15 @@ try {
   if (asked.length === 0) await framesOf(browser);
   for (const [path, acts] of Object.entries(VIEWS)) {
     if (asked.length > 0 && !asked.includes(path)) continue;
-    const context = await browser.newContext({
-      serviceWorkers: 'block',
-      viewport: { width: 1280, height: 800 },
-      hasTouch: true,
-    });
-    const page = await context.newPage();
-    const url = `http://127.0.0.1:${PORT}`;
-    await page.goto(`${url}/`);
-    await page.waitForTimeout(1500);
-    await page.goto(url + path);
-    await page.waitForTimeout(3500);
-    const session = await context.newCDPSession(page);
-    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
-    const tasks = await longTasks(browser, page, async () => {
-      for (const act of acts) await act(page);
-      await page.waitForTimeout(1500);
-    });
-    console.log(`${path.padEnd(42)} ${tasks.length === 0 ? 'none' : tasks.map(ms => `${ms} ms`).join(', ')}`);
-    await context.close();
+    let quietest = await tasksOf(browser, path, acts);
+    for (let again = 0; again < MOST_AGAIN && quietest.lost > LITTLE; again += 1) {
+      const next = await tasksOf(browser, path, acts);
+      if (next.lost < quietest.lost) quietest = next;
+    }
+    const { tasks, lost } = quietest;
+    const told = tasks.length === 0 ? 'none' : tasks.map(ms => `${ms} ms`).join(', ');
+    const loss = lost > LITTLE ? ` (the machine lost ${Math.round(100 * lost)} % of its time to others)` : '';
+    console.log(`${path.padEnd(42)} ${told}${loss}`);
   }
 } finally {
   await browser.close();

@@ -52,18 +52,14 @@ export const useCalmState = <S extends { readonly of: object }>() => {
   return { seen, setSeen, calmly, forget };
 };
 
-/** How a name of the cache is followed. */
-interface Following {
-  /** Whether what is known under the name before stands until there is something under this one. */
-  readonly keeps: boolean;
-  /** Whether hands step from it: then it is drawn before the next tap does anything. */
-  readonly isGround: boolean;
-}
-
-/** Follows a name of the cache, and tells what it holds: the first time at once, later between two keys. */
+/**
+ * Follows a name of the cache, and tells what it holds: the first time at once, later between two keys.
+ * @param keeps whether it is an answer: what is known under the name before stands until there is one under this; and as nobody has seen it yet, it is no
+ *   ground for what a hand does now. What is kept is: it is drawn before the next tap does anything.
+ */
 const useFollowed = <T>(
   asked: Asked<T>,
-  { keeps, isGround }: Following,
+  keeps: boolean,
 ): { readonly seen: Seen<T> | null; readonly isCurrent: boolean } => {
   const client = useQueryClient();
   const hash = hashKey(asked.queryKey);
@@ -85,8 +81,8 @@ const useFollowed = <T>(
     const take = (of: QueryObserverResult<T>): void => {
       const set = (): void => see(of);
       if (isFirst) set();
-      else if (isGround) calmly(of, set);
-      else startTransition(set);
+      else if (keeps) startTransition(set);
+      else calmly(of, set);
       if (of.data !== undefined) isFirst = false;
     };
     const leave = observer.subscribe(take);
@@ -97,7 +93,7 @@ const useFollowed = <T>(
       forget();
       leave();
     };
-  }, [client, question, keeps, isGround, setSeen, calmly, forget]);
+  }, [client, question, keeps, setSeen, calmly, forget]);
   return { seen, isCurrent: seen?.question === question };
 };
 
@@ -107,19 +103,15 @@ const useFollowed = <T>(
  */
 export const useCalm = <T>(asked: Asked<T>): T | undefined => {
   const client = useQueryClient();
-  const { seen, isCurrent } = useFollowed(asked, { keeps: false, isGround: true });
+  const { seen, isCurrent } = useFollowed(asked, false);
   return seen && isCurrent ? seen.result.data : client.getQueryData<T>(asked.queryKey);
 };
 
-/**
- * An answer of a worker, drawn between two keys; until it is there, the one before it stands, and it is said that a later one is on its way.
- * @param isGround whether hands step from it; else what nobody has seen yet is no ground for what a hand does now
- */
+/** An answer of a worker, drawn between two keys; until it is there, the one before it stands, and it is said that a later one is on its way. */
 export const useCalmAnswer = <T>(
   asked: Asked<T>,
-  isGround: boolean = false,
 ): Pick<QueryObserverResult<T>, 'data' | 'isFetching' | 'error' | 'refetch'> | null => {
-  const { seen, isCurrent } = useFollowed(asked, { keeps: true, isGround });
+  const { seen, isCurrent } = useFollowed(asked, true);
   if (!seen) return null;
   return isCurrent ? seen.result : { ...seen.result, isFetching: true, error: null };
 };

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
 import type { PlannedWork } from '../core/schedule/planWork';
 import type { PromiseReadiness } from '../core/schedule/readinessOf';
@@ -77,36 +78,38 @@ export const useOpenWork = () => {
 /** When a promise is likely to be ready, with the moment from which its minutes count. */
 export type SureBy = PromiseReadiness & { readonly nowMs: number };
 
+/** Work laid in, with the moment from which its minutes count, ms since 1970. */
+type Laid = PlannedWork & { readonly nowMs: number };
+
 /** The work of a workshop laid into its hours, and how likely each promise is to be ready; worked out in the worker. */
 export const useSchedule = (): ReturnType<typeof useOpenWork> & {
-  /** With the moment from which its minutes count, ms since 1970. */
-  readonly planned: (PlannedWork & { readonly nowMs: number }) | null;
+  readonly planned: Laid | null;
   readonly ready: readonly SureBy[] | null;
   readonly error: Error | null;
   readonly again: () => void;
+  /** Where a task begins by the latest answer, whether it has been drawn yet or not, ms since 1970; null for what has no place. Not to be called while drawing. */
+  readonly beginsMs: (task: string) => number | null;
 } => {
   const { workers } = useWorkshop();
+  const client = useQueryClient();
   const work = useOpenWork();
   const { open } = work;
   const { nowMs } = work.book;
   // Told apart by its words, once for each: it is long.
   const asked = useMemo(() => JSON.stringify(open), [open]);
   const isRead = useIsBookRead();
-  const laid = useCalmAnswer(
-    {
-      queryKey: ['schedule', asked],
-      // It takes less than to start a worker anew: what was asked before is not cancelled, only passed over.
-      queryFn: async () => ({
-        ...valueOf(await workers.long.run('schedule', { open })),
-        nowMs,
-      }),
-      enabled: isRead,
-      staleTime: Number.POSITIVE_INFINITY,
-      gcTime: 0,
-      retry: 1,
-    },
-    true,
-  );
+  const laid = useCalmAnswer<Laid>({
+    queryKey: ['schedule', asked],
+    // It takes less than to start a worker anew: what was asked before is not cancelled, only passed over.
+    queryFn: async () => ({
+      ...valueOf(await workers.long.run('schedule', { open })),
+      nowMs,
+    }),
+    enabled: isRead,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 0,
+    retry: 1,
+  });
   const planned = laid?.data ?? null;
   const sure = useCalmAnswer({
     queryKey: ['readiness', asked],
@@ -125,5 +128,10 @@ export const useSchedule = (): ReturnType<typeof useOpenWork> & {
     ready: open.promises.length === 0 ? NONE : (sure?.data ?? null),
     error: laid?.error ?? sure?.error ?? null,
     again: () => void laid?.refetch().then(() => sure?.refetch()),
+    beginsMs: task => {
+      const latest = client.getQueryData<Laid>(['schedule', asked]) ?? planned;
+      const from = latest?.placed.find(p => p.id === task)?.spans[0]?.start;
+      return latest && from !== undefined ? latest.nowMs + from * MINUTE_MS : null;
+    },
   };
 };

@@ -15,7 +15,6 @@ const KEYS: Readonly<Record<string, number>> = {
 /** A stretch of hands in words: chosen by a tap, moved by the arrow keys. */
 export const BlockLine = (props: {
   readonly block: BlockOfDay;
-  readonly isBroken: boolean;
   readonly isSelected: boolean;
   readonly onSelect: () => void;
   readonly onMove: (minutes: number) => void;
@@ -37,10 +36,10 @@ export const BlockLine = (props: {
       type="button"
       onClick={props.onSelect}
       onKeyDown={onKey}
-      aria-label={`${taskWords(task)}${part}, ${localTime(startMs)} to ${localTime(endMs)}, ${length}${block.isMoved ? ', put there by you' : ''}${props.isBroken ? ', breaks something' : ''}`}
+      aria-label={`${taskWords(task)}${part}, ${localTime(startMs)} to ${localTime(endMs)}, ${length}${block.isMoved ? ', put there by you' : ''}${block.isBroken ? ', breaks something' : ''}`}
       aria-pressed={props.isSelected}
       className={`min-h-6 text-left tabular-nums hover:underline ${props.isSelected ? 'font-semibold underline' : ''} ${
-        props.isBroken ? 'text-wanted' : ''
+        block.isBroken ? 'text-wanted' : ''
       }`}
     >
       {localTime(startMs)} {taskWords(task)}, {length}

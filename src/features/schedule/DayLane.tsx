@@ -1,4 +1,3 @@
-import { useDroppable } from '@dnd-kit/core';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { localTime } from '../../session/clock';
@@ -12,17 +11,18 @@ const MOST_WAITS = 4;
 export const DayLane = (props: {
   readonly row: DayRow;
   readonly axis: Axis;
+  /** Whether a block would be put on it if it were let go of now. */
+  readonly isOver: boolean;
   readonly children: ReactNode;
 }) => {
-  const { row, axis } = props;
+  const { row, axis, isOver } = props;
   const { day, waits } = row;
-  const { setNodeRef, isOver } = useDroppable({ id: day });
   const ticks = Array.from({ length: axis.to - axis.from - 1 }, (_, i) => axis.from + i + 1);
   const at = (ms: number): number => percentAt(ms, day, axis);
   const shown = waits.slice(0, MOST_WAITS);
   return (
     <div
-      ref={setNodeRef}
+      data-day={day}
       className={`relative h-16 border border-rim bg-table ${isOver ? 'outline-2 outline-laid' : ''}`}
     >
       {row.hours.map(h => (

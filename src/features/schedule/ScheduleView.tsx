@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { calendarEvents } from '../../core/schedule/calendarEvents';
 import { download } from '../../files/download';
@@ -8,6 +8,7 @@ import { classTimes } from '../../session/openWork';
 import { promiseSaid } from '../../session/promiseSaid';
 import { useSchedule } from '../../session/useOpenWork';
 import { useWools } from '../../session/useRecords';
+import { useShared } from '../../session/useShared';
 import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -23,80 +24,90 @@ import { SelectedTask } from './SelectedTask';
 import { usePutting } from './usePutting';
 
 const MINUTE_MS = 60_000;
+const NONE: readonly never[] = [];
 
 type Schedule = ReturnType<typeof useSchedule>;
 type Planned = NonNullable<Schedule['planned']>;
 
 /** What was promised, and how likely each is. */
-const Promises = ({ schedule }: { readonly schedule: Schedule }) => {
-  const { open, book, ready } = schedule;
-  if (open.promises.length === 0) return null;
-  const nameOf = (id: string): { name: string; to: string } => {
-    const order = book.orders.find(o => o.id === id);
-    const project = book.projects.find(p => p.id === id);
-    return order
-      ? { name: order.name, to: `/orders/${id}` }
-      : { name: project?.name ?? 'a project', to: `/projects/${id}` };
-  };
-  return (
-    <section aria-label="Promised" className="max-w-3xl">
-      <ul>
-        {open.promises.map(promise => {
-          const { name, to } = nameOf(promise.id);
-          const sure = ready?.find(r => r.id === promise.id);
-          const said = sure && promiseSaid(sure, promise.due);
-          return (
-            <li key={promise.id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rim py-1">
-              <Link to={to} className="min-w-40 font-semibold hover:underline">
-                {name}
-              </Link>
-              <span className={`flex-1 ${said && !said.isLikely ? 'font-semibold text-wanted' : ''}`}>
-                {said ? [said.head, ...said.more].join(' ') : 'Working it out …'}
-              </span>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
-  );
-};
+const Promises = memo(
+  ({
+    promises,
+    ready,
+    orders,
+    projects,
+  }: Pick<Schedule, 'ready'> &
+    Pick<Schedule['open'], 'promises'> &
+    Pick<Schedule['book'], 'orders' | 'projects'>) => {
+    if (promises.length === 0) return null;
+    const nameOf = (id: string): { name: string; to: string } => {
+      const order = orders.find(o => o.id === id);
+      const project = projects.find(p => p.id === id);
+      return order
+        ? { name: order.name, to: `/orders/${id}` }
+        : { name: project?.name ?? 'a project', to: `/projects/${id}` };
+    };
+    return (
+      <section aria-label="Promised" className="max-w-3xl">
+        <ul>
+          {promises.map(promise => {
+            const { name, to } = nameOf(promise.id);
+            const sure = ready?.find(r => r.id === promise.id);
+            const said = sure && promiseSaid(sure, promise.due);
+            return (
+              <li key={promise.id} className="flex flex-wrap items-baseline gap-x-3 border-b border-rim py-1">
+                <Link to={to} className="min-w-40 font-semibold hover:underline">
+                  {name}
+                </Link>
+                <span className={`flex-1 ${said && !said.isLikely ? 'font-semibold text-wanted' : ''}`}>
+                  {said ? [said.head, ...said.more].join(' ') : 'Working it out …'}
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+    );
+  },
+);
+Promises.displayName = 'Promises';
 
 /** Today's work as a list. */
-const Today = (props: {
-  readonly blocks: readonly BlockOfDay[];
-  readonly toOf: (of: string) => string | null;
-}) => (
-  <section aria-labelledby="today" className="max-w-3xl">
-    <h2 id="today" className="border-b border-ink text-lg font-semibold">
-      Today
-    </h2>
-    {props.blocks.length === 0 ? (
-      <p>Nothing more to do today.</p>
-    ) : (
-      <ol aria-label="Today’s list">
-        {props.blocks.map(b => {
-          const to = props.toOf(b.task.of);
-          const words = taskWords(b.task);
-          return (
-            <li key={blockKey(b)} className="flex gap-4 border-b border-rim py-1">
-              <span className="w-14 tabular-nums">{localTime(b.startMs)}</span>
-              <span className="flex-1">
-                {to ? (
-                  <Link to={to} className="underline-offset-2 hover:underline">
-                    {words}
-                  </Link>
-                ) : (
-                  words
-                )}
-              </span>
-              <span className="tabular-nums">{lengthWords((b.endMs - b.startMs) / MINUTE_MS)}</span>
-            </li>
-          );
-        })}
-      </ol>
-    )}
-  </section>
+const Today = memo(
+  (props: { readonly blocks: readonly BlockOfDay[]; readonly toOf: (of: string) => string | null }) => (
+    <section aria-labelledby="today" className="max-w-3xl">
+      <h2 id="today" className="border-b border-ink text-lg font-semibold">
+        Today
+      </h2>
+      {props.blocks.length === 0 ? (
+        <p>Nothing more to do today.</p>
+      ) : (
+        <ol aria-label="Today’s list">
+          {props.blocks.map(b => {
+            const to = props.toOf(b.task.of);
+            const words = taskWords(b.task);
+            return (
+              <li key={blockKey(b)} className="flex gap-4 border-b border-rim py-1">
+                <span className="w-14 tabular-nums">{localTime(b.startMs)}</span>
+                <span className="flex-1">
+                  {to ? (
+                    <Link to={to} className="underline-offset-2 hover:underline">
+                      {words}
+                    </Link>
+                  ) : (
+                    words
+                  )}
+                </span>
+                <span className="tabular-nums">{lengthWords((b.endMs - b.startMs) / MINUTE_MS)}</span>
+              </li>
+            );
+          })}
+        </ol>
+      )}
+    </section>
+  ),
 );
+Today.displayName = 'Today';
 
 /** Minutes before each stretch at which a calendar may ring. */
 const RINGS = ['not', '10', '30'] as const;
@@ -135,35 +146,36 @@ const Empty = () => (
 );
 
 const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly planned: Planned }) => {
-  const { book, open, lines } = schedule;
+  const { book, open, lines, beginsMs } = schedule;
   const wools = useWools();
   const { put, step, letGo, direct } = usePutting();
   const saveCalendar = useCalendar();
   const [chosen, setChosen] = useState<string | null>(null);
   const [ring, setRing] = useState<(typeof RINGS)[number]>('10');
-  const rows = useMemo(
-    () => dayRows(planned, { workplace: book.workplace, classes: classTimes(book) }),
-    [planned, book],
-  );
-  const blocks = rows.flatMap(r => r.blocks);
-  const selected = blocks.find(b => b.task.id === chosen);
   const names = new Map(planned.tasks.map(t => [t.id, taskWords(t)]));
   const nameOf = (id: string): string => names.get(id) ?? id;
-  const isPiece = (id: string): boolean => book.pieces.some(p => p.id === id);
-  const toOf = (of: string): string | null =>
-    isPiece(of) ? `/pieces/${of}/bench` : book.projects.some(p => p.id === of) ? `/projects/${of}` : null;
-  const colourOf = useCallback(
+  const { pieces, projects } = book;
+  const toOf = useCallback(
     (of: string): string | null => {
-      // What is not on the table yet has the colour of the piece that it is made like.
-      const line = lines.find(l => l.works.some(w => w.id === of))?.line;
-      const like = book.products.find(p => p.id === line?.productId)?.pieceId;
-      const piece = book.pieces.find(p => p.id === of || p.id === like);
-      return wools.find(w => w.id === piece?.woolId)?.colour ?? null;
+      if (pieces.some(p => p.id === of)) return `/pieces/${of}/bench`;
+      return projects.some(p => p.id === of) ? `/projects/${of}` : null;
     },
-    [lines, book, wools],
+    [pieces, projects],
   );
+  const rows = useShared(
+    useMemo(() => {
+      const colourOf = (of: string): string | null => {
+        // What is not on the table yet has the colour of the piece that it is made like.
+        const line = lines.find(l => l.works.some(w => w.id === of))?.line;
+        const like = book.products.find(p => p.id === line?.productId)?.pieceId;
+        const piece = book.pieces.find(p => p.id === of || p.id === like);
+        return wools.find(w => w.id === piece?.woolId)?.colour ?? null;
+      };
+      return dayRows(planned, { workplace: book.workplace, classes: classTimes(book), colourOf });
+    }, [planned, book, lines, wools]),
+  );
+  const selected = rows.flatMap(r => r.blocks).find(b => b.task.id === chosen);
   const told = planned.breaks.filter(b => b.is !== 'late');
-  const broken = useMemo(() => new Set(planned.breaks.map(b => b.id)), [planned]);
   const { nowMs } = planned;
   const onSelect = useCallback((b: BlockOfDay): void => setChosen(b.task.id), []);
   const onPut = useCallback(
@@ -175,8 +187,7 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
   );
   const onStep = useSteady((b: BlockOfDay, minutes: number): void => {
     setChosen(b.task.id);
-    // A day that was laid anew may be drawn a moment later than that.
-    step(blocks.find(of => of.task.id === b.task.id) ?? b, minutes, nowMs);
+    step(b, minutes, { nowMs, beginsMs });
   });
   return (
     <>
@@ -228,23 +239,16 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
           {nameOf(b.id)}: {breakWords(b, nameOf)}
         </p>
       ))}
-      <Today blocks={rows[0]?.blocks ?? []} toOf={toOf} />
-      <Promises schedule={schedule} />
-      <Days
-        rows={rows}
-        broken={broken}
-        selected={chosen}
-        colourOf={colourOf}
-        {...{ onSelect, onPut, onStep }}
-        onLetGo={letGo}
-      />
+      <Today blocks={rows[0]?.blocks ?? NONE} toOf={toOf} />
+      <Promises promises={open.promises} ready={schedule.ready} orders={book.orders} projects={projects} />
+      <Days rows={rows} laid={planned} selected={chosen} {...{ onSelect, onPut, onStep }} onLetGo={letGo} />
       {selected && (
         <SelectedTask
           block={selected}
           breaks={planned.breaks.filter(b => b.id === selected.task.id)}
           nameOf={nameOf}
           to={toOf(selected.task.of)}
-          onMove={minutes => step(selected, minutes, planned.nowMs)}
+          onMove={minutes => onStep(selected, minutes)}
           onLetGo={() => letGo(selected)}
         />
       )}

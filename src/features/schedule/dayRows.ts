@@ -17,6 +17,10 @@ export interface BlockOfDay {
   readonly startMs: number;
   readonly endMs: number;
   readonly isMoved: boolean;
+  /** Whether it cannot be kept where it was put. */
+  readonly isBroken: boolean;
+  /** Of its wool, as CSS has it; null where none is known. */
+  readonly colour: string | null;
 }
 
 /** One name for a stretch among all of them. */
@@ -71,13 +75,15 @@ const waitsOn = (
 
 /** The schedule by days, from today to the last on which something is done or waits; a day with neither is left out. */
 export const dayRows = (
-  { placed, tasks, nowMs }: PlannedWork & { readonly nowMs: number },
+  { placed, tasks, breaks, nowMs }: PlannedWork & { readonly nowMs: number },
   of: {
     readonly workplace: Pick<Workplace, 'hours' | 'daysOff' | 'moved'>;
     readonly classes: readonly ClassTime[];
+    readonly colourOf: (of: string) => string | null;
   },
 ): readonly DayRow[] => {
   const { workplace, classes } = of;
+  const broken = new Set(breaks.map(b => b.id));
   const byId = new Map(tasks.map(t => [t.id, t]));
   const moved = new Set(workplace.moved.map(m => m.task));
   const blocks = placed.flatMap(({ id, spans }): BlockOfDay[] => {
@@ -90,6 +96,8 @@ export const dayRows = (
       startMs: nowMs + s.start * MINUTE_MS,
       endMs: nowMs + s.end * MINUTE_MS,
       isMoved: moved.has(id),
+      isBroken: broken.has(id),
+      colour: of.colourOf(task.of),
     }));
   });
   const last = Math.max(0, ...placed.map(p => p.overAt));
