@@ -23,7 +23,9 @@ const placesOf = (page, selector, most) =>
         .flatMap(e => {
           const { x, y, width, height } = e.getBoundingClientRect();
           const at = { x: x + width / 2, y: y + height / 2, text: e.value ?? '' };
-          return at.y > 0 && at.y < window.innerHeight ? [at] : [];
+          // What something else lies over, no hand reaches.
+          const top = document.elementFromPoint(at.x, at.y);
+          return top !== null && (e.contains(top) || top.contains(e)) ? [at] : [];
         }),
     [selector, most],
   );

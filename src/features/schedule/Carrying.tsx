@@ -1,4 +1,4 @@
-import { type PointerEvent, type ReactNode, useEffect, useRef, useState } from 'react';
+import { type MouseEvent, type PointerEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { afterwards } from '../../ui/afterwards';
 import { useSteady } from '../../ui/useSteady';
 import { type Carried, dayAt, type Dropped, edgeStep, hoursPx, scrollerOf } from './carry';
@@ -126,9 +126,19 @@ const useCarrying = (ways: Ways) => {
       afterwards(() => ways.onDrop(put));
     }
   };
+  // Else the mouse would mark the words that it passes.
+  const keepWords = (e: MouseEvent): void => {
+    if (e.target instanceof Element && e.target.closest('[data-block]')) e.preventDefault();
+  };
   return {
     hand: isCarrying || hand?.putIn === laid ? hand : null,
-    hands: { onPointerDown: down, onPointerMove: move, onPointerUp: up, onPointerCancel: layBack },
+    hands: {
+      onMouseDown: keepWords,
+      onPointerDown: down,
+      onPointerMove: move,
+      onPointerUp: up,
+      onPointerCancel: layBack,
+    },
   };
 };
 

@@ -17,7 +17,6 @@ export const DayLane = (props: {
 }) => {
   const { row, axis, isOver } = props;
   const { day, waits } = row;
-  const ticks = Array.from({ length: axis.to - axis.from - 1 }, (_, i) => axis.from + i + 1);
   const at = (ms: number): number => percentAt(ms, day, axis);
   const shown = waits.slice(0, MOST_WAITS);
   return (
@@ -32,13 +31,10 @@ export const DayLane = (props: {
           style={{ left: `${at(h.startMs)}%`, width: `${at(h.endMs) - at(h.startMs)}%` }}
         />
       ))}
-      {ticks.map(hour => (
-        <div
-          key={hour}
-          className="absolute top-0 h-2 border-l border-chalk"
-          style={{ left: `${(100 * (hour - axis.from)) / (axis.to - axis.from)}%` }}
-        />
-      ))}
+      <div
+        className="hour-ticks absolute inset-x-0 top-0 h-2"
+        style={{ backgroundSize: `${100 / (axis.to - axis.from)}% 100%` }}
+      />
       {shown.map((wait, i) => (
         <div
           key={wait.task.id}

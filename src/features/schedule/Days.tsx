@@ -29,8 +29,11 @@ export const Days = memo(
     const [isAll, setAll] = useState(false);
     const [carried, setCarried] = useState<Carried | null>(null);
     const shown = useMemo(() => (isAll ? rows : rows.slice(0, SHOWN)), [isAll, rows]);
-    const rowsIn = useGradually(rows, shown.length);
     const axis = useShared(useMemo(() => axisOf(shown), [shown]));
+    const drawnIn = useGradually(
+      useMemo(() => ({ rows, axis }), [rows, axis]),
+      shown.length,
+    );
     const dropped = ({ block, day, across }: Dropped): void => {
       const minutes = across * (axis.to - axis.from) * 60;
       const snapped = Math.max(0, Math.round((60 * hourOf(block.startMs) + minutes) / STEP_MIN) * STEP_MIN);
@@ -62,12 +65,13 @@ export const Days = memo(
           inHand={carried && <BlockInHand block={carried.block} isSelected />}
         >
           {shown.map((now, i) => {
-            const row = rowsIn(i).find(r => r.day === now.day) ?? now;
+            const drawn = drawnIn(i);
+            const row = drawn.rows.find(r => r.day === now.day) ?? now;
             return (
               <Day
                 key={row.day}
                 row={row}
-                axis={axis}
+                axis={drawn.axis}
                 selected={row.blocks.some(b => b.task.id === selected) ? selected : null}
                 held={row.blocks.some(b => blockKey(b) === heldKey) ? heldKey : null}
                 isOver={carried?.day === row.day}
