@@ -10,6 +10,7 @@ import { useLastTime } from '../../session/useLastTime';
 import { useWakeLock } from '../../session/useWakeLock';
 import { Button } from '../../ui/Button';
 import { LastTime } from '../../ui/LastTime';
+import { useSteps } from '../../ui/useSteps';
 import { ActRow, Caution, GreatButton, HowItIsDone, Openers, RedoButton, UndoButton } from './Acts';
 import { RollsToGo } from './RollsToGo';
 import { BenchFrame } from './BenchFrame';
@@ -92,14 +93,20 @@ const Reminders = ({ context, plan, standing, acting, bench, laying }: BenchPart
 );
 
 /** The piece as it stands: its work by direction, its lines, and how much is left. */
-const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
+const PieceNow = ({
+  context,
+  plan,
+  standing,
+  acting,
+  isDrawn,
+}: BenchParts & { readonly isDrawn: boolean }) => {
   const { state } = standing;
   const throws = state.throws > 0 ? ` · ${state.throws} throws` : '';
   return (
     <div className="grid grid-cols-1 items-center gap-4 sm:grid-cols-2">
       <figure className="order-last flex h-72 sm:order-none flex-col sm:h-[21rem] lg:h-[24rem]">
         <div className="min-h-0 flex-1">
-          {standing.way.hasDirections ? (
+          {!isDrawn ? null : standing.way.hasDirections ? (
             <Rose
               form={plan.form}
               state={state}
@@ -148,9 +155,34 @@ const PieceNow = ({ context, plan, standing, acting }: BenchParts) => {
   );
 };
 
+/** The bench while it is felted. After a panel its parts come one after the other, each in room that is kept for it. */
+const FeltingStage = (parts: BenchParts) => {
+  const { context, standing, acting } = parts;
+  const steps = useSteps(3);
+  return (
+    <>
+      <Reminders {...parts} />
+      <PieceNow {...parts} isDrawn={steps > 1} />
+      <Caution act={acting.act} />
+      {steps > 2 && (
+        <>
+          <OthersOnBench piece={context.piece} />
+          <RestLine
+            settings={context.settings}
+            lastMs={standing.state.lastAt === null ? null : Date.parse(standing.state.lastAt)}
+          />
+        </>
+      )}
+    </>
+  );
+};
+
 const Stage = (parts: BenchParts) => {
   const { context, plan, standing, acting, laying, finishing } = parts;
-  const log = <LogList entries={context.entries} wording={standing.wording} onTakeBack={parts.onTakeBack} />;
+  // By its name it is the same list over a panel and without one, and is not drawn again.
+  const log = (
+    <LogList key="log" entries={context.entries} wording={standing.wording} onTakeBack={parts.onTakeBack} />
+  );
   if (acting.panel)
     return (
       <>
@@ -177,14 +209,7 @@ const Stage = (parts: BenchParts) => {
     );
   return (
     <>
-      <Reminders {...parts} />
-      <PieceNow {...parts} />
-      <Caution act={acting.act} />
-      <OthersOnBench piece={context.piece} />
-      <RestLine
-        settings={context.settings}
-        lastMs={standing.state.lastAt === null ? null : Date.parse(standing.state.lastAt)}
-      />
+      <FeltingStage {...parts} />
       {log}
     </>
   );

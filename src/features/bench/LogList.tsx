@@ -1,4 +1,4 @@
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { actWords } from '../../core/acts/act';
 import type { PieceWording } from '../../core/acts/actSpec';
 import { entriesInForce } from '../../core/log/entriesInForce';
@@ -43,7 +43,19 @@ const Row = memo(function Row({ entry, wording, onTakeBack }: RowProps) {
   );
 });
 
+/** So many rows may be in sight below the bench when it opens. */
+const MOST_SEEN = 8;
 const ROW = 'flex min-h-16 items-center gap-3 border-b border-rim';
+
+/** A row of a short log. One that stood far down when the bench was opened is painted only when it is scrolled to. */
+const Line = ({ place, ...row }: RowProps & { readonly place: number }) => {
+  const [isFar] = useState(place > MOST_SEEN);
+  return (
+    <li className={isFar ? `when-seen ${ROW}` : ROW}>
+      <Row {...row} />
+    </li>
+  );
+};
 
 /** The log, newest first. Any entry can be taken back, not only the last. */
 export const LogList = memo(function LogList({
@@ -70,10 +82,8 @@ export const LogList = memo(function LogList({
         />
       ) : (
         <ol className="text-base">
-          {log.map(entry => (
-            <li key={entry.id} className={ROW}>
-              <Row entry={entry} {...row} />
-            </li>
+          {log.map((entry, place) => (
+            <Line key={entry.id} entry={entry} place={place} {...row} />
           ))}
           {log.length === 0 && <li className="text-chalk">Nothing yet. Lay the wool out, then wet it.</li>}
         </ol>

@@ -11,6 +11,7 @@ import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { readingQuestion } from '../../core/advice/readingQuestion';
 import { HOW_TO_MEASURE, questionWords } from '../../words/readings';
 import { Button } from '../../ui/Button';
+import { useSteps } from '../../ui/useSteps';
 import { GreatPlace, UndoPlace } from './BenchFrame';
 import { FIGURES, FigureKeys } from './FigureKeys';
 
@@ -75,6 +76,8 @@ export interface MeasurePanelProps {
 export const MeasurePanel = (props: MeasurePanelProps) => {
   const { pieceId, form, gaugeProgress, units, logged, onDone, onPicture, onCancel } = props;
   const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
+  // The question first, then the keys for it: between the two the bench answers.
+  const isWhole = useSteps(2) > 1;
   const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', units, at: 0, logged };
   const gaugeNow = gaugeProgress[Math.min(draft.at, gaugeProgress.length - 1)];
   const step = units === 'metric' ? 1 : MM_PER_INCH / 8;
@@ -149,7 +152,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         <span className="text-chalk">{HOW_TO_MEASURE[gaugeNow.gauge.how ?? 'felt']}</span>
       </p>
       <div className="flex items-center gap-6">
-        <LitGauge form={form} lit={gaugeNow.gauge.id.split('/')[0] ?? gaugeNow.gauge.id} />
+        {isWhole && <LitGauge form={form} lit={gaugeNow.gauge.id.split('/')[0] ?? gaugeNow.gauge.id} />}
         <div className="flex-1 text-right">
           <output
             className={`block text-right text-7xl leading-none font-semibold sm:text-8xl ${typed === '' ? 'text-chalk' : ''}`}
@@ -173,30 +176,34 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
           </p>
         </div>
       </div>
-      <FigureKeys onKey={press} onDelete={() => type(typed.slice(0, -1))}>
-        <Button
-          size="wet"
-          className="col-start-4 row-start-1 !px-1 whitespace-nowrap"
-          onClick={() => nudge(1)}
-          aria-label="A step longer"
-        >
-          +{units === 'metric' ? '1 mm' : '1/8'}
-        </Button>
-        <Button
-          size="wet"
-          className="col-start-4 row-start-2 !px-1 whitespace-nowrap"
-          onClick={() => nudge(-1)}
-          aria-label="A step shorter"
-        >
-          −{units === 'metric' ? '1 mm' : '1/8'}
-        </Button>
-        <Button size="wet" className="col-start-4 row-span-2 row-start-3" onClick={() => take(null)}>
-          Skip
-        </Button>
-      </FigureKeys>
-      <Button size="wet" onClick={onPicture}>
-        By a picture …
-      </Button>
+      {isWhole && (
+        <>
+          <FigureKeys onKey={press} onDelete={() => type(typed.slice(0, -1))}>
+            <Button
+              size="wet"
+              className="col-start-4 row-start-1 !px-1 whitespace-nowrap"
+              onClick={() => nudge(1)}
+              aria-label="A step longer"
+            >
+              +{units === 'metric' ? '1 mm' : '1/8'}
+            </Button>
+            <Button
+              size="wet"
+              className="col-start-4 row-start-2 !px-1 whitespace-nowrap"
+              onClick={() => nudge(-1)}
+              aria-label="A step shorter"
+            >
+              −{units === 'metric' ? '1 mm' : '1/8'}
+            </Button>
+            <Button size="wet" className="col-start-4 row-span-2 row-start-3" onClick={() => take(null)}>
+              Skip
+            </Button>
+          </FigureKeys>
+          <Button size="wet" onClick={onPicture}>
+            By a picture …
+          </Button>
+        </>
+      )}
       <GreatPlace
         great={{
           words: asked
