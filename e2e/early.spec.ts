@@ -42,6 +42,8 @@ test('the table as it was last seen is there before the application, its links l
 
   const comeAgain = await held(page);
   await page.reload({ waitUntil: 'commit' });
+  // The browser gives no tap to a page that it has not shown yet.
+  await page.evaluate(() => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve))));
   await last.getByRole('link', { name: 'Shelf' }).click({ noWaitAfter: true });
   await expect(page).toHaveURL(/\/shelf$/);
   comeAgain();
