@@ -1,33 +1,26 @@
 import { startTransition, useMemo, useState } from 'react';
-import { stageOf } from '../../core/log/stageOf';
-import { ISSUES, issueText } from '../../words/issues';
+import { issueText } from '../../words/issues';
 import { originOf } from '../../core/plan/explain';
 import { makePlan, type Plan } from '../../core/plan/makePlan';
 import { draggedFineness, standInPlan } from '../../core/plan/whileEditing';
 import type { PlanInput } from '../../core/plan/planInput';
-import type { EdgeSurplus, Turned } from '../../core/forms/formKind';
-import { EDGE_SURPLUS } from '../../core/tolerances';
-import { showQuantity, type UnitSystem } from '../../core/units/units';
+import type { Turned } from '../../core/forms/formKind';
 import { pieceScene, type Role } from '../../drawing/scene';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { afterwards } from '../../ui/afterwards';
 import { calmly } from '../../ui/calmly';
 import { ViewLayout } from '../../ui/ViewLayout';
-import { Why } from '../../ui/Why';
 import { CalmLegend } from '../../ui/table/Legend';
 import { Table } from '../../ui/table/Table';
 import { Turning } from '../../ui/table/Turning';
 import { UNDYED } from '../../core/wool/undyed';
 import { useRoomy } from '../../ui/useRoomy';
-import { ChainPanel } from './ChainPanel';
+import { Making, Measures, type Shown, Told, useBeside } from './Beside';
 import { gripControls } from './controls';
-import { Disagreement } from './Disagreement';
 import { Facts } from './Facts';
-import { FaceChoice, MakingFields } from './MakingFields';
-import { LayingField, measureHangers, MeasureList } from './MeasureFields';
+import { measureHangers } from './MeasureFields';
 import { useNeighbour } from './useNeighbour';
 import { useOutline } from './useOutline';
-import { WoolChoice } from './WoolChoice';
 
 /** While a grip is dragged the plan is drafted here (session); it is kept when the finger lifts. */
 const useDraft = (context: PieceContext) => {
@@ -48,52 +41,15 @@ const useDraft = (context: PieceContext) => {
     // After the change has come, which is worked out in two goes: what stood before it was dragged is not seen again.
     afterwards(() => afterwards(() => startTransition(() => setDraft(null))));
   };
-  const shown: PieceContext = live ? { ...context, piece: { ...context.piece, plan: live } } : context;
-  return { planned, set, drop: () => setDraft(null), shown };
+  const shown: PieceContext = useMemo(
+    () => (live ? { ...context, piece: { ...context.piece, plan: live } } : context),
+    [context, live],
+  );
+  return { planned, set, drop: () => setDraft(null), shown, isDragged: live !== null };
 };
 
 const woolFill = (role: Role): string | undefined =>
   role === 'wool' ? 'color-mix(in srgb, var(--soap) 55%, transparent)' : undefined;
-
-/** Once wool is laid, its laid size is a fact: a changed plan is not what lies on the table. */
-const AlreadyLaid = ({ context }: { readonly context: PieceContext }) =>
-  stageOf(context.entries, context.piece.result.finishedAt) === 'planned' ? null : (
-    <p className="mb-3 border-l-4 border-now pl-3">
-      This piece is laid. A change here changes what the bench measures it against. For another one, use “Make
-      again”.
-    </p>
-  );
-
-const Warnings = ({ plan }: { readonly plan: Plan }) =>
-  plan.warnings.length === 0 ? null : (
-    <ul className="mb-3 border-l-4 border-now pl-3">
-      {plan.warnings.map(w => (
-        <li key={`${w.code}${w.path}`}>
-          {ISSUES[w.code].message} ({w.got}) <span className="text-chalk">{ISSUES[w.code].remedy}</span>
-        </li>
-      ))}
-    </ul>
-  );
-
-/** How much longer the folded edge is than the middle it must become. */
-const FoldedEdge = ({ surplus, units }: { readonly surplus: EdgeSurplus; readonly units: UnitSystem }) => {
-  const { ratio, edgeMm, middleMm } = surplus;
-  return (
-    <div className="flex w-full items-start gap-1 text-[13px] text-chalk">
-      <p className="flex-1">
-        The folded edge is {ratio.toFixed(2)} times as long as the middle
-        {ratio > EDGE_SURPLUS.tells ? ': rub and roll the edge most.' : '.'}
-      </p>
-      <Why of="the folded edge">
-        <p>
-          When finished, the edge is {showQuantity(edgeMm, 'length', units)} long and the middle of the side{' '}
-          {showQuantity(middleMm, 'length', units)}. Both become the same wall, so the edge must shrink that
-          much more.
-        </p>
-      </Why>
-    </div>
-  );
-};
 
 const TURNED_PX = 150;
 
@@ -121,15 +77,16 @@ const Drawn = ({
   isCurrent,
   set,
   drop,
-}: {
-  readonly context: PieceContext;
-  readonly plan: Plan;
+  isDragged,
+}: Shown & {
   /** False while what was decided cannot be planned: then the last plan that could is drawn. */
   readonly isCurrent: boolean;
   readonly set: ReturnType<typeof useDraft>['set'];
   readonly drop: () => void;
+  readonly isDragged: boolean;
 }) => {
   const { units } = context.settings;
+  const beside = useBeside(context, { plan, isDragged });
   const input = context.piece.plan;
   const [face, setFace] = useState(0);
   const laidIsHeld = originOf(input, plan, 'size') === 'follows';
@@ -139,8 +96,7 @@ const Drawn = ({
   );
   const roomy = useRoomy('md');
   const hangers = roomy ? measureHangers(context, plan, scene) : [];
-  const hung = new Set(hangers.map(h => h.id));
-  const onResist = plan.form.outlineIs === 'resist';
+  const hung = hangers.map(h => h.id).join(' ');
   const outline = useOutline({ context, plan, isCurrent, set, drop });
   return (
     <ViewLayout
@@ -168,30 +124,11 @@ const Drawn = ({
       }
       instruments={
         <div className={TWO_COLUMNS}>
-          <div className="w-full">
-            <Disagreement solution={plan.solution} context={context} />
-            <AlreadyLaid context={context} />
-            <Warnings plan={plan} />
-          </div>
+          <Told {...beside} />
           {outline.tools}
-          <MeasureList context={context} plan={plan} hung={hung} />
-          <div className="min-w-0 flex-1">
-            <ChainPanel context={context} plan={plan} />
-          </div>
-          <section
-            aria-label="Wool and laying"
-            className="mt-4 flex w-full flex-wrap items-end gap-x-5 gap-y-3 border-t border-rim pt-3"
-          >
-            <WoolChoice context={context} />
-            {onResist && <LayingField context={context} link="foldOverMm" label="Fold-over" units={units} />}
-            {onResist && (
-              <LayingField context={context} link="resistMm" label="Resist thickness" units={units} />
-            )}
-            <MakingFields context={context} plan={plan} />
-            <FaceChoice plan={plan} face={face} onFace={setFace} />
-            {plan.form.edgeSurplus && <FoldedEdge surplus={plan.form.edgeSurplus} units={units} />}
-          </section>
-          <CalmFacts plan={plan} units={units} />
+          <Measures {...beside} hung={hung} />
+          <Making {...beside} face={face} onFace={setFace} />
+          <CalmFacts plan={beside.plan} units={units} />
         </div>
       }
     />
