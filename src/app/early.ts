@@ -1,6 +1,7 @@
 // Runs before anything else is there: the table as it was last seen, whose links lead on already. Then the application is begun, and what is
 // true now takes its place.
 import { LAST_LOOK, nodeOf, readLastLook } from '../ui/lastLook';
+import { onceDrawn } from '../ui/onceDrawn';
 
 /** What a view has that is open, or a word on why none is. */
 const OPEN = 'h1, h2, [role=alert]';
@@ -49,20 +50,6 @@ const showLastLook = (root: HTMLElement): boolean => {
   for (const end of ['pointerup', 'pointercancel'])
     window.addEventListener(end, up, { signal: given.signal });
   return true;
-};
-
-/** A frame is drawn by then, or the page is not looked at. */
-const FRAME_MS = 200;
-
-/** Calls it once what is there was drawn. */
-const onceDrawn = (begin: () => void): void => {
-  let isBegun = false;
-  const once = (): void => {
-    if (!isBegun) begin();
-    isBegun = true;
-  };
-  requestAnimationFrame(() => setTimeout(once));
-  setTimeout(once, FRAME_MS);
 };
 
 const main = document.currentScript?.dataset['then'];

@@ -1,7 +1,9 @@
 // @vitest-environment happy-dom
-import { act, renderHook } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { act, cleanup, renderHook } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
 import { useLongJob } from './useLongJob';
+
+afterEach(cleanup);
 
 describe('a job that takes longer than a blink', () => {
   it('says how far it is, and what is stopped fails nobody', async () => {

@@ -1,7 +1,9 @@
 // @vitest-environment happy-dom
-import { act, render, screen } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { act, cleanup, render, screen } from '@testing-library/react';
+import { afterEach, describe, expect, it } from 'vitest';
 import { calmly } from './calmly';
+
+afterEach(cleanup);
 
 describe('a part that is drawn calmly', () => {
   it('comes after what stands round it, and shows the same in the end', async () => {

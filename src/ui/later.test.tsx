@@ -1,8 +1,10 @@
 // @vitest-environment happy-dom
-import { act, render, screen } from '@testing-library/react';
+import { act, cleanup, render, screen } from '@testing-library/react';
 import { Component, type ReactNode } from 'react';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { later } from './later';
+
+afterEach(cleanup);
 
 class Guard extends Component<{ readonly children: ReactNode }, { readonly message: string }> {
   override state = { message: '' };

@@ -5,7 +5,7 @@ import { useGradually } from './useGradually';
 
 afterEach(cleanup);
 
-const aTask = () => act(() => new Promise(resolve => setTimeout(resolve, 2)));
+const aTask = () => act(() => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve, 2))));
 const shown = (): string | null => screen.getByRole('paragraph').textContent;
 const Parts = ({ value, parts = 3 }: { readonly value: string; readonly parts?: number }) => {
   const of = useGradually(value, parts);

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
+import { onceDrawn } from './onceDrawn';
 
 /**
- * A new value for a view of several parts, given to one part a task: the first has it at once, the others keep what they had for a moment longer, and
+ * A new value for a view of several parts, given to one part a frame: the first has it at once, the others keep what they had for a moment longer, and
  * between two of them the page answers whoever touches it. What is shown for the first time is whole.
  * @param parts how many there are
  * @returns what a part shows by now
@@ -13,9 +14,9 @@ export const useGradually = <T>(value: T, parts: number): ((part: number) => T) 
   const next = state.seen.findIndex(seen => seen !== value);
   useEffect(() => {
     if (next < 0) return undefined;
-    // Set as it is, in no transition: whatever is being drawn meanwhile, the last value comes to every part.
-    const timer = setTimeout(() => setState({ value, seen: state.seen.with(next, value) }));
-    return () => clearTimeout(timer);
+    // Each in a frame of its own, that none is laid out and painted with the next. Set as it is, in no transition: whatever is being drawn
+    // meanwhile, the last value comes to every part.
+    return onceDrawn(() => setState({ value, seen: state.seen.with(next, value) }));
   }, [next, value, state]);
   return part => (part < state.seen.length ? (state.seen[part] ?? value) : value);
 };

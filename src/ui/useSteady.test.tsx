@@ -34,7 +34,8 @@ describe('parts that come one after the other', () => {
     };
     render(<Parts />);
     expect(seen).toEqual([1]);
-    for (let n = 0; n < 5; n += 1) await act(() => new Promise(resolve => setTimeout(resolve, 2)));
+    for (let n = 0; n < 5; n += 1)
+      await act(() => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve, 2))));
     expect(screen.getByText('3')).toBeTruthy();
     expect(Math.max(...seen)).toBe(3);
   });

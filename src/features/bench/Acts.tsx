@@ -8,6 +8,7 @@ import type { PieceContext } from '../../session/pieceContext';
 import type { Bench } from '../../session/useBench';
 import { useChangeSettings } from '../../session/useChanges';
 import { Button } from '../../ui/Button';
+import { Soon } from '../../ui/Soon';
 import { proposalWords } from '../../words/proposals';
 import { GREAT, UNDO } from './BenchFrame';
 import { greatWords, isTap, opensPanel, type PanelKind } from './chosenAct';
@@ -133,17 +134,19 @@ export const HowItIsDone = (props: {
   const { act } = acting;
   if (!act || acting.panel) return null;
   return (
-    <ActControls
-      act={act}
-      faces={standing.legs}
-      hasBack={standing.way.hasBack ?? false}
-      alongOnTable={plan.form.alongOnTable}
-      hasDirections={standing.way.hasDirections}
-      settings={context.settings}
-      usual={usualCushion(meanProgress(standing.forecast))}
-      onChoose={acting.choose}
-      onSettings={changeSettings}
-    />
+    <Soon>
+      <ActControls
+        act={act}
+        faces={standing.legs}
+        hasBack={standing.way.hasBack ?? false}
+        alongOnTable={plan.form.alongOnTable}
+        hasDirections={standing.way.hasDirections}
+        settings={context.settings}
+        usual={usualCushion(meanProgress(standing.forecast))}
+        onChoose={acting.choose}
+        onSettings={changeSettings}
+      />
+    </Soon>
   );
 };
 

@@ -48,8 +48,17 @@ const TILES: readonly Tile[] = FORM_KINDS.flatMap(kind =>
   [kind, ...(kind.also ?? [])].map(offer => ({ kind, offer, input: newPlan(kind, { offer }) })),
 );
 
-const tilesOf = (group: Purpose): readonly Tile[] =>
-  TILES.filter(({ kind, offer }) => (offer.group ?? kind.group) === group);
+/** Forms that come back at once when fewer letters ask for them. */
+const TILES_A_FRAME = 5;
+
+/** By what they are for, each with its place among all that are shown. */
+const GROUPED = GROUPS.map(([group, title]) => ({
+  title,
+  tiles: TILES.filter(({ kind, offer }) => (offer.group ?? kind.group) === group),
+})).map(({ title, tiles }, i, all) => {
+  const before = all.slice(0, i).reduce((sum, g) => sum + g.tiles.length, 0);
+  return { title, tiles: tiles.map((tile, n) => ({ tile, at: before + n })) };
+});
 
 const fits = ({ offer }: Tile, wanted: string): boolean =>
   `${offer.title} ${offer.purpose}`.toLowerCase().includes(wanted.trim().toLowerCase());
@@ -74,22 +83,21 @@ TileButton.displayName = 'TileButton';
 /** What is found by a word, group by group: drawn after the letters of it. What is not found is hidden, and need not be made anew. */
 const Found = memo(
   ({ wanted, onChoose }: { readonly wanted: string; readonly onChoose: (tile: Tile) => void }) => {
-    const wantedIn = useGradually(wanted, GROUPS.length);
-    const groups = GROUPS.map(([group, title], at) => {
-      const tiles = tilesOf(group);
-      const here = wantedIn(at);
+    const wantedIn = useGradually(wanted, Math.ceil(TILES.length / TILES_A_FRAME));
+    const groups = GROUPED.map(({ title, tiles }) => {
+      const found = tiles.filter(({ tile, at }) => fits(tile, wantedIn(Math.floor(at / TILES_A_FRAME))));
       return (
         <section
           key={title}
           aria-label={title}
-          hidden={!tiles.some(t => fits(t, here))}
+          hidden={found.length === 0}
           className="when-seen mb-5 [--place:17rem]"
         >
           <h2 className="mb-1 text-xl font-semibold">{title}</h2>
           <ul className="flex flex-wrap gap-x-3.5 gap-y-3">
-            {tiles.map(tile => (
-              <li key={tile.offer.title} hidden={!fits(tile, here)}>
-                <TileButton tile={tile} onChoose={onChoose} />
+            {tiles.map(of => (
+              <li key={of.tile.offer.title} hidden={!found.includes(of)}>
+                <TileButton tile={of.tile} onChoose={onChoose} />
               </li>
             ))}
           </ul>

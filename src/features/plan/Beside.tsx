@@ -5,6 +5,7 @@ import type { Plan } from '../../core/plan/makePlan';
 import { EDGE_SURPLUS } from '../../core/tolerances';
 import { showQuantity, type UnitSystem } from '../../core/units/units';
 import type { PieceContext } from '../../session/pieceContext';
+import { onceDrawn } from '../../ui/onceDrawn';
 import { Why } from '../../ui/Why';
 import { ISSUES } from '../../words/issues';
 import { ChainPanel } from './ChainPanel';
@@ -19,7 +20,7 @@ export interface Shown {
   readonly plan: Plan;
 }
 
-/** While something is dragged the drawing comes first, and the figures beside it a task after it. */
+/** While something is dragged the drawing comes first, and the figures beside it a frame after it. */
 export const useBeside = (
   context: PieceContext,
   of: { readonly plan: Plan; readonly isDragged: boolean },
@@ -27,10 +28,7 @@ export const useBeside = (
   const { plan, isDragged } = of;
   const now = useMemo(() => ({ context, plan }), [context, plan]);
   const [seen, setSeen] = useState(now);
-  useEffect(() => {
-    const timer = setTimeout(() => startTransition(() => setSeen(now)));
-    return () => clearTimeout(timer);
-  }, [now]);
+  useEffect(() => onceDrawn(() => startTransition(() => setSeen(now))), [now]);
   return isDragged ? seen : now;
 };
 
