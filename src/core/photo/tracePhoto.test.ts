@@ -52,7 +52,7 @@ describe('an outline traced from a picture', { timeout: 60_000 }, () => {
   });
 
   it('of a line drawn on the sheet is the middle of the line', () => {
-    for (const seed of [7003, 7004]) {
+    for (const seed of [7003, 7004].slice(0, tries(1, 2))) {
       const got = trace({ isDrawn: true, seed }, { what: 'drawn' });
       const outline = got.ok ? got.value.outline : [];
       expect(Math.abs(polygonArea(outline) / polygonArea(FOOT) - 1)).toBeLessThan(0.02);
