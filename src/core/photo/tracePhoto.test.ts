@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type Polygon, polygonArea } from '../outline/polygon';
 import { ellipse } from '../outline/shapes';
+import { tries } from '../numeric/testing/tries';
 import { depthIn } from './depthField';
 import { evenly } from './contour';
 import { photoOf } from './scene';
