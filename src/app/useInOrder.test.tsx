@@ -6,6 +6,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import { useCalm } from '../session/useCalm';
 import { afterwards, doNow } from '../ui/afterwards';
 import { Choice } from '../ui/Choice';
+import { noteDragEnd } from '../ui/dragEnd';
 import { practise } from './firstTouch';
 import { useInOrder } from './useInOrder';
 
@@ -96,6 +97,24 @@ describe('keys and taps, in order', () => {
     expect(told).toEqual([]);
     key(' ', screen.getByRole('button'));
     expect(told).toEqual(['later']);
+  });
+
+  it('the click that comes of a drag does not hurry it, the next tap does', async () => {
+    await open();
+    const told: string[] = [];
+    const button = screen.getByRole('button');
+    afterwards(() => told.push('put'), 60_000);
+    noteDragEnd();
+    button.click();
+    expect(told).toEqual([]);
+    button.click();
+    expect(told).toEqual(['put']);
+    // A drag of which no click came is over with the next tap.
+    noteDragEnd();
+    button.dispatchEvent(new Event('pointerdown', { bubbles: true }));
+    afterwards(() => told.push('tap'), 60_000);
+    button.click();
+    expect(told).toEqual(['put', 'tap']);
   });
 });
 

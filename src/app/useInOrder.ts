@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { flushSync } from 'react-dom';
 import { drawNow } from '../session/useCalm';
 import { doNow, isWaiting } from '../ui/afterwards';
+import { takeDragEnd } from '../ui/dragEnd';
 
 const FIELD = 'textarea, input:not([type=checkbox], [type=radio], [type=range], [type=file])';
 
@@ -17,17 +18,11 @@ const DOES: ReadonlySet<string> = new Set([
 ]);
 const MODIFIERS: ReadonlySet<string> = new Set(['Shift', 'Control', 'Alt', 'Meta']);
 
-/** Where the mouse or a finger went down last, px. */
-const down = { x: 0, y: 0 };
-/** So far a finger trembles in a tap, px. */
-const TREMBLE_PX = 6;
-
 /** Whether a click is the end of a drag: it was let go of with the finger; that a click comes with it means nothing. */
 const endsDrag = (e: Event): boolean => {
-  if (e.type !== 'click' || !(e instanceof MouseEvent)) return false;
-  if (e.target instanceof Element && e.target.closest('[role=slider]')) return true;
-  // A click by a key has no place.
-  return e.detail > 0 && Math.hypot(e.clientX - down.x, e.clientY - down.y) > TREMBLE_PX;
+  const isNoted = (e.type === 'click' || e.type === 'pointerdown') && takeDragEnd();
+  if (e.type !== 'click') return false;
+  return isNoted || (e.target instanceof Element && e.target.closest('[role=slider]') !== null);
 };
 
 /** Letters that go into a field, and a tap into one, step from nothing on the screen; nor does a modifier alone. */
@@ -40,8 +35,6 @@ const isIdle = (e: Event): boolean => {
 
 /** What was done is told and drawn before the next key or tap does anything, and before the page is left. */
 const inOrder = (e: Event): void => {
-  if (e.type === 'pointerdown' && e instanceof MouseEvent)
-    Object.assign(down, { x: e.clientX, y: e.clientY });
   if (isIdle(e)) return;
   if (isWaiting()) flushSync(doNow);
   drawNow(flushSync);

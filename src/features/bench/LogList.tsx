@@ -51,7 +51,7 @@ const ROW = 'flex min-h-16 items-center gap-3 border-b border-rim';
 const Line = ({ place, ...row }: RowProps & { readonly place: number }) => {
   const [isFar] = useState(place > MOST_SEEN);
   return (
-    <li className={isFar ? `when-seen ${ROW}` : ROW}>
+    <li className={isFar ? `when-seen [--place:4rem] ${ROW}` : ROW}>
       <Row {...row} />
     </li>
   );

@@ -1,5 +1,6 @@
 import { type MouseEvent, type PointerEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { afterwards } from '../../ui/afterwards';
+import { noteDragEnd } from '../../ui/dragEnd';
 import { useSteady } from '../../ui/useSteady';
 import { type Carried, dayAt, type Dropped, edgeStep, hoursPx, scrollerOf } from './carry';
 import type { BlockOfDay } from './dayRows';
@@ -12,6 +13,7 @@ const PUT_MS = 1500;
 /** A block that a finger or the mouse is down on. */
 interface Held {
   readonly block: BlockOfDay;
+  readonly pointerId: number;
   /** The days, and what scrolls them. */
   readonly list: HTMLElement;
   readonly scroller: HTMLElement | null;
@@ -48,10 +50,13 @@ const useCarrying = (ways: Ways) => {
   const [hand, setHand] = useState<Hand | null>(null);
   const isCarrying = hand?.putIn === null;
 
-  const layBack = useSteady((): void => {
-    held.current = null;
+  const putAway = useSteady((): void => {
     setHand(null);
     onCarry(null);
+  });
+  const layBack = useSteady((): void => {
+    held.current = null;
+    putAway();
   });
   /** Draws what is in the hand where the hand is, and says over which day. */
   const follow = useSteady((of: Held): void => {
@@ -84,11 +89,12 @@ const useCarrying = (ways: Ways) => {
     };
   }, [isCarrying, layBack, follow]);
   const isPut = hand !== null && !isCarrying;
+  const isLaid = isPut && hand.putIn !== laid;
   useEffect(() => {
     if (!isPut) return undefined;
-    const timer = setTimeout(layBack, PUT_MS);
+    const timer = setTimeout(putAway, isLaid ? 0 : PUT_MS);
     return () => clearTimeout(timer);
-  }, [isPut, layBack]);
+  }, [isPut, isLaid, putAway]);
 
   const down = (e: PointerEvent<HTMLElement>): void => {
     const of = e.target instanceof Element ? e.target.closest<HTMLElement>('[data-block]') : null;
@@ -98,13 +104,14 @@ const useCarrying = (ways: Ways) => {
     const from = { x: e.clientX, y: e.clientY };
     const rect = of.getBoundingClientRect();
     const scroller = scrollerOf(list);
-    held.current = { block, list, scroller, rect, from, now: from, isCarried: false, day: null };
+    const { pointerId } = e;
+    held.current = { block, pointerId, list, scroller, rect, from, now: from, isCarried: false, day: null };
   };
   const move = (e: PointerEvent<HTMLElement>): void => {
     // Let go of where nobody could see it: outside of the window.
     if (e.buttons === 0 && !held.current?.isCarried) held.current = null;
     const of = held.current;
-    if (!of) return;
+    if (of?.pointerId !== e.pointerId) return;
     of.now = { x: e.clientX, y: e.clientY };
     if (!of.isCarried) {
       if (Math.hypot(of.now.x - of.from.x, of.now.y - of.from.y) < TREMBLE_PX) return;
@@ -112,13 +119,14 @@ const useCarrying = (ways: Ways) => {
     }
     follow(of);
   };
-  const up = (): void => {
+  const up = (e: PointerEvent<HTMLElement>): void => {
     const of = held.current;
+    if (of?.pointerId !== e.pointerId) return;
     held.current = null;
-    if (!of) return;
     const width = hoursPx(of.list);
-    if (!of.isCarried) ways.onTap(of.block);
-    else if (of.day === null || width === 0) layBack();
+    if (!of.isCarried) return ways.onTap(of.block);
+    noteDragEnd();
+    if (of.day === null || width === 0) layBack();
     else {
       setHand(was => was && { ...was, putIn: laid });
       onCarry({ block: of.block, day: null });
@@ -131,7 +139,7 @@ const useCarrying = (ways: Ways) => {
     if (e.target instanceof Element && e.target.closest('[data-block]')) e.preventDefault();
   };
   return {
-    hand: isCarrying || hand?.putIn === laid ? hand : null,
+    hand: isLaid ? null : hand,
     hands: {
       onMouseDown: keepWords,
       onPointerDown: down,
