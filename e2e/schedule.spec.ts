@@ -130,19 +130,26 @@ test('a tap chooses a block, Escape lays it back, and days that are out of sight
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto('/schedule');
   const block = days(page).locator('[data-task]').nth(1);
+  // What was promised has its words by then: they would move the days below the mouse.
+  await expect(page.getByRole('region', { name: 'Promised' })).not.toContainText('Working it out');
   await block.click();
   await expect(page.getByRole('region', { name: 'Chosen task' })).toBeVisible();
-  const from = await block.boundingBox();
-  if (!from) throw new Error('nothing to drag');
-  const x = from.x + from.width / 2;
-  await page.mouse.move(x, from.y + 10);
-  await page.mouse.down();
-  await page.mouse.move(x, from.y + 80, { steps: 4 });
+  const press = async (): Promise<number> => {
+    const from = await block.boundingBox();
+    if (!from) throw new Error('nothing to drag');
+    const middle = from.x + from.width / 2;
+    await page.mouse.move(middle, from.y + 10);
+    await page.mouse.down();
+    await page.mouse.move(middle, from.y + 80, { steps: 4 });
+    await expect(days(page).locator('.opacity-40')).toHaveCount(1);
+    return middle;
+  };
+  await press();
   await page.keyboard.press('Escape');
+  await expect(days(page).locator('.opacity-40')).toHaveCount(0);
   await page.mouse.up();
   const moved = days(page).getByRole('button', { name: /put there by you/ });
-  await page.mouse.move(x, from.y + 10);
-  await page.mouse.down();
+  const x = await press();
   // Down to the edge, where the days go by until the last of them.
   await page.mouse.move(x, 700, { steps: 4 });
   await page.mouse.move(x, 795, { steps: 4 });
@@ -150,10 +157,15 @@ test('a tap chooses a block, Escape lays it back, and days that are out of sight
     .getByRole('listitem')
     .filter({ has: page.getByRole('heading') })
     .last();
-  await expect(last).toBeInViewport();
-  const there = await last.locator('[data-day]').boundingBox();
-  if (!there) throw new Error('no last day');
-  await page.mouse.move(x, there.y + there.height / 2, { steps: 4 });
+  const lane = last.locator('[data-day]');
+  await expect(lane).toBeInViewport({ ratio: 1 });
+  // Away from the edge the days lie still; then, as by eye, to where its day is lit.
+  await page.mouse.move(x, 400, { steps: 4 });
+  await expect(async () => {
+    const there = await lane.boundingBox();
+    await page.mouse.move(x, (there?.y ?? 0) + (there?.height ?? 0) / 2, { steps: 4 });
+    await expect(lane).toHaveClass(/outline-laid/, { timeout: 1000 });
+  }).toPass();
   await page.mouse.up();
   await expect(moved).toHaveCount(1);
   await expect(last.getByRole('button', { name: /put there by you/ })).toBeVisible();

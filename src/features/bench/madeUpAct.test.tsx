@@ -178,10 +178,11 @@ describe('a made-up act at the bench', () => {
     expect(logged).toEqual([treads(40)]);
   });
 
-  it('has its key among the acts, and its counts and waters to choose from', () => {
+  it('has its key among the acts, and its counts and waters to choose from', async () => {
     const logged = open();
     for (const name of ['Roll', 'Tread', '100', 'warm water']) {
-      fireEvent.click(screen.getByRole('radio', { name }));
+      // How it is done comes a frame after its key.
+      fireEvent.click(await screen.findByRole('radio', { name }));
       settle(doNow);
     }
     press(/^Done\s*Tread 100 steps in warm water/);
