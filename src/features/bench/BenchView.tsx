@@ -155,7 +155,7 @@ const PieceNow = ({
   );
 };
 
-/** The bench while it is felted. After a panel its parts come one after the other, each in room that is kept for it. */
+/** The bench while it is felted. Its parts come one after the other: the drawing in room that is kept for it, what stands below it last. */
 const FeltingStage = (parts: BenchParts) => {
   const { context, standing, acting } = parts;
   const steps = useSteps(3);
