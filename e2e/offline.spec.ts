@@ -32,9 +32,7 @@ const isKept = async (page: Page): Promise<void> => {
   await page.goto(new URL('/file', page.url()).href);
   await page.getByRole('button', { name: 'Keep it for when there is no network' }).click();
   await expect
-    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state), {
-      timeout: 40_000,
-    })
+    .poll(() => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.active?.state))
     .toBe('activated');
 };
 
@@ -205,7 +203,7 @@ test('a newer version waits: told in one line, not at the bench, not while anoth
     );
   await expect.poll(tabs).toBe(1);
   await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect(page.locator('meta[name=made]')).toHaveCount(1, { timeout: 20_000 });
+  await expect(page.locator('meta[name=made]')).toHaveCount(1);
   await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
   await expect(line).toHaveCount(0);
   await context.close();

@@ -32,7 +32,7 @@ test('an outline drawn on a sheet is traced from a picture, and is the piece’s
   await page
     .getByLabel('Open a picture')
     .setInputFiles({ name: 'sheet.bmp', mimeType: 'image/bmp', buffer: bitmapOf(picture.pixels) });
-  await expect(page.getByText(/points\. Ease is added by the plan/)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/points\. Ease is added by the plan/)).toBeVisible();
   const before = await figure(page, 'Length');
   await page.getByRole('button', { name: 'Take this outline' }).click();
   await expect(page.getByText('Ease is added by the plan')).toHaveCount(0);

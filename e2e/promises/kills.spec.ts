@@ -21,7 +21,8 @@ test('kills at the bench: nothing acknowledged is lost or doubled', async ({ bas
   test.setTimeout(30_000 + kills * 15_000);
   const profile = newProfile();
   const random = seeded(23);
-  let acknowledged = 480;
+  const begun = 480;
+  let acknowledged = begun;
   for (let round = 0; round <= kills; round += 1) {
     const { page, kill } = await startBrowser(profile);
     await page.goto(`${baseURL}${BENCH}`);
@@ -41,13 +42,15 @@ test('kills at the bench: nothing acknowledged is lost or doubled', async ({ bas
       await expect(rolls).toContainText(`${acknowledged + 30} rolls`);
       acknowledged += 30;
     });
+    // Every other time at any moment, or in the middle of the work, once a set is done: however slow the machine is, some are.
+    const before = acknowledged;
+    if (round % 2 === 0) await expect.poll(() => acknowledged, { timeout: 60_000 }).toBeGreaterThan(before);
     await pause(300 + 2700 * random());
     await kill();
     await work;
   }
-  // Enough was done for the moments to fall in the middle of something.
-  expect(acknowledged).toBeGreaterThan(480 + 30 * (kills / 4));
-  measured(info, `${kills} kills, ${(acknowledged - 480) / 30} sets, none lost, none doubled`);
+  expect(acknowledged).toBeGreaterThanOrEqual(begun + 30 * Math.ceil(kills / 2));
+  measured(info, `${kills} kills, ${(acknowledged - begun) / 30} sets, none lost, none doubled`);
 });
 
 test(

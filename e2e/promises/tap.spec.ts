@@ -74,11 +74,11 @@ test('a tap costs with three thousand entries what it costs with thirty', LONG, 
     await page.getByLabel('Choose a file').setInputFiles(path);
     const take = page.getByRole('button', { name: /^Take/ }).first();
     const done = page.getByText(/^Opened:/);
-    await expect(take.or(done).first()).toBeVisible({ timeout: 30_000 });
+    await expect(take.or(done).first()).toBeVisible();
     if (await take.isVisible()) await take.click();
-    await expect(done).toBeVisible({ timeout: 30_000 });
+    await expect(done).toBeVisible();
     await page.goto(`/pieces/${PIECE}/bench`);
-    await expect(page.locator('figcaption')).toContainText(`${ROLLS + count} rolls`, { timeout: 30_000 });
+    await expect(page.locator('figcaption')).toContainText(`${ROLLS + count} rolls`);
     const waited: number[] = [];
     const worked: number[] = [];
     for (let i = 1; i <= taps; i += 1) {

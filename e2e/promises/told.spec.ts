@@ -100,7 +100,7 @@ test(
       });
     });
     await page.goto('/file');
-    await expect(alerts(page).first()).toContainText('is gone when this tab closes', { timeout: 20_000 });
+    await expect(alerts(page).first()).toContainText('is gone when this tab closes');
     await expect(page.getByText('This browser is not saving anything at the moment')).toBeVisible();
     await page.getByRole('button', { name: 'Save to a file' }).click();
     await expect(page.getByText('This file has only what you typed in this tab').first()).toBeVisible();
@@ -131,7 +131,7 @@ test(
 test('a worker that cannot start is told, and asked again', LONG, async ({ page, watched }) => {
   await page.route(/worker.*\.js$/, route => route.abort());
   await page.goto('/pieces/sample-kelp-cosy/bench');
-  await expect(page.getByText(/No forecast/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText(/No forecast/)).toBeVisible();
   await page.unroute(/worker.*\.js$/);
   // What is asked anew meanwhile (more was learnt of the wool) may have been answered by now; else a tap asks again.
   const again = page.getByRole('button', { name: 'Try again' });
