@@ -1,5 +1,6 @@
 import { Toast } from 'radix-ui';
 import type { Notice } from '../session/notices';
+import { Sign } from '../ui/Sign';
 
 const SHOWN_MS = 9000;
 
@@ -29,7 +30,7 @@ export const Notices = (props: {
           </Toast.Action>
         )}
         <Toast.Close aria-label="Dismiss" className="min-h-9 px-2">
-          ✕
+          <Sign of="close" />
         </Toast.Close>
       </Toast.Root>
       <Toast.Viewport

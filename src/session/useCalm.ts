@@ -5,7 +5,7 @@ import {
   QueryObserver,
   useQueryClient,
 } from '@tanstack/react-query';
-import { startTransition, useCallback, useEffect, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 
 /** What is asked of the cache: by which name, and how it is found out. */
 export type Asked<T> = Omit<QueryObserverOptions<T>, 'queryKey'> & { readonly queryKey: readonly unknown[] };
@@ -50,6 +50,28 @@ export const useCalmState = <S extends { readonly of: object }>() => {
   }, []);
   const forget = useCallback((): void => void beingDrawn.delete(setSeen), []);
   return { seen, setSeen, calmly, forget };
+};
+
+/**
+ * What a hand chooses, drawn between two keys, in slices; a key or tap that comes before finds it drawn.
+ * @param start as it is before anything was chosen
+ * @returns as it is drawn; how a part of it is changed, by what was chosen last, drawn or not
+ */
+export const useCalmChanges = <S extends object>(
+  start: S,
+): readonly [drawn: S, change: (how: (was: S) => Partial<S>) => void] => {
+  const { seen, setSeen, calmly } = useCalmState<{ readonly of: object; readonly state: S }>();
+  const last = useRef(start);
+  const change = useCallback(
+    (how: (was: S) => Partial<S>): void => {
+      const state = { ...last.current, ...how(last.current) };
+      last.current = state;
+      const of = {};
+      calmly(of, () => setSeen({ of, state }));
+    },
+    [calmly, setSeen],
+  );
+  return [seen?.state ?? start, change];
 };
 
 /**

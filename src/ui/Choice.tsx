@@ -1,5 +1,5 @@
 import { ToggleGroup } from 'radix-ui';
-import type { ReactNode } from 'react';
+import type { MouseEvent, ReactNode } from 'react';
 import { usePicked } from './usePicked';
 
 const SIZE = {
@@ -7,6 +7,9 @@ const SIZE = {
   wet: 'min-h-16 touch-manipulation px-2 text-lg',
   row: 'min-h-16 touch-manipulation px-0.5 text-base leading-tight',
 } as const;
+
+/** A wet finger leaves no focus behind, and the row is not drawn for it. */
+const keepFocus = (e: MouseEvent): void => e.preventDefault();
 
 /** One of a few, all in sight. Arrow keys move between them. */
 export const Choice = <T extends string>(props: {
@@ -35,6 +38,7 @@ export const Choice = <T extends string>(props: {
           key={o.value}
           value={o.value}
           aria-label={o.name}
+          onMouseDown={(props.size ?? 'dry') === 'dry' ? undefined : keepFocus}
           className={`-ml-px flex-1 border border-rim bg-soap first:ml-0 first:rounded-l-bench last:rounded-r-bench hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-soap ${
             SIZE[props.size ?? 'dry']
           }`}

@@ -4,8 +4,9 @@ import { DRAWING_MARKS, type DrawingMark } from '../../core/acts/vocabulary';
 import type { FormPlan } from '../../core/forms/formKind';
 import { tableAngle } from '../../drawing/orient';
 import { Button } from '../../ui/Button';
+import { Sign } from '../../ui/Sign';
 import { MARK_WORDS } from '../../words/drawingMarks';
-import { arrowAt } from './arrowAt';
+import { turnOfLine } from './turnOfLine';
 import { PanelFrame } from './PanelFrame';
 
 const WAYS = [
@@ -55,7 +56,7 @@ export const ComparePanel = (props: {
                   className="min-h-20 w-20 shrink-0 !text-3xl"
                   onClick={() => one(axis, mark)}
                 >
-                  {arrowAt(tableAngle(alongOnTable, deg))}
+                  <Sign of="bothWays" turnDeg={turnOfLine(tableAngle(alongOnTable, deg))} />
                 </Button>
               ))}
           </div>

@@ -9,7 +9,8 @@ import { tableAngle } from '../../drawing/orient';
 import type { Settings } from '../../records/settings';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { arrowAt } from './arrowAt';
+import { Sign } from '../../ui/Sign';
+import { turnOfLine } from './turnOfLine';
 import type { BenchKind, ActOverride } from './chosenAct';
 import { PRESSURE_WORDS } from '../../words/bench';
 
@@ -93,7 +94,11 @@ const DirectionChoice = ({ act, alongOnTable, onChoose }: ControlsProps) => (
     value={String(controlOf(act.kind)?.choicesOf(act).directionDeg ?? 0)}
     options={ROLL_DIRECTIONS.map(d => ({
       value: String(d),
-      text: <span className="text-3xl">{arrowAt(tableAngle(alongOnTable, d))}</span>,
+      text: (
+        <span className="text-3xl">
+          <Sign of="bothWays" turnDeg={turnOfLine(tableAngle(alongOnTable, d))} />
+        </span>
+      ),
       name: DIRECTION[d],
     }))}
     onChoose={v => onChoose({ directionDeg: ROLL_DIRECTIONS.find(d => String(d) === v) ?? 0 })}
@@ -209,7 +214,9 @@ const SeldomLine = (props: {
     onClick={() => props.onOpen(!props.isOpen)}
   >
     <span>{CUSHION_WORDS[props.cushion]}</span>
-    <span className="text-chalk">{PRESSURE_WORDS[props.settings.pressure]} ▾</span>
+    <span className="text-chalk">
+      {PRESSURE_WORDS[props.settings.pressure]} <Sign of="opens" />
+    </span>
   </Button>
 );
 

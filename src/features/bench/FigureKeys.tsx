@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/Button';
+import { useSteps } from '../../ui/useSteps';
+import { Sign } from '../../ui/Sign';
 
 /** Taller where there is room: an upright tablet. */
 const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
@@ -20,31 +22,39 @@ const PLACES: Readonly<Record<(typeof FIGURES)[number], string>> = {
   '0': 'col-start-2 row-start-4',
 };
 
-/** Big keys for a figure, with room for a column of others beside them. */
+const ROWS = 4;
+const IN_A_ROW = 3;
+
+/** Big keys for a figure, with room for a column of others beside them. They come a row a frame, as large keys are much to draw. */
 export const FigureKeys = (props: {
   readonly onKey: (key: string) => void;
   readonly onDelete: () => void;
   readonly children?: ReactNode;
-}) => (
-  <div className={`grid gap-2 ${props.children ? 'grid-cols-4' : 'grid-cols-3'}`}>
-    {FIGURES.map(k => (
-      <Button
-        key={k}
-        size="wet"
-        onClick={() => props.onKey(k)}
-        className={`!text-3xl ${KEY_HEIGHT} ${PLACES[k]}`}
-      >
-        {k}
-      </Button>
-    ))}
-    <Button
-      size="wet"
-      className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
-      onClick={props.onDelete}
-      aria-label="Delete last digit"
-    >
-      ⌫
-    </Button>
-    {props.children}
-  </div>
-);
+}) => {
+  const rows = useSteps(ROWS + 1);
+  return (
+    <div className={`grid gap-2 ${props.children ? 'grid-cols-4' : 'grid-cols-3'}`}>
+      {FIGURES.slice(0, rows * IN_A_ROW).map(k => (
+        <Button
+          key={k}
+          size="wet"
+          onClick={() => props.onKey(k)}
+          className={`!text-3xl ${KEY_HEIGHT} ${PLACES[k]}`}
+        >
+          {k}
+        </Button>
+      ))}
+      {rows >= ROWS && (
+        <Button
+          size="wet"
+          className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
+          onClick={props.onDelete}
+          aria-label="Delete last digit"
+        >
+          <Sign of="delete" />
+        </Button>
+      )}
+      {rows > ROWS && props.children}
+    </div>
+  );
+};

@@ -4,6 +4,7 @@ import { progressOf } from '../../core/finishing/finishState';
 import { localMoment } from '../../session/clock';
 import { Button } from '../../ui/Button';
 import { Why } from '../../ui/Why';
+import { Sign } from '../../ui/Sign';
 import { waitWords } from '../../words/finishing';
 import type { FinishingProgress } from './useFinishing';
 
@@ -46,7 +47,7 @@ export const FinishSteps = ({ finishing }: { readonly finishing: FinishingProgre
       return (
         <li key={step} className="flex min-h-14 items-center gap-3 border-b border-rim">
           <span aria-hidden="true" className="w-6 text-center text-xl">
-            {isSettled ? '✓' : isNow ? '▸' : '·'}
+            {isSettled ? <Sign of="done" /> : isNow ? <Sign of="next" /> : '·'}
           </span>
           <span
             className={`flex-1 text-lg leading-tight first-letter:uppercase ${isNow ? 'font-semibold' : ''}`}

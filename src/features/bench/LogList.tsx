@@ -4,6 +4,7 @@ import type { PieceWording } from '../../core/acts/actSpec';
 import { entriesInForce } from '../../core/log/entriesInForce';
 import type { LogEntry } from '../../core/log/entry';
 import { Button } from '../../ui/Button';
+import { useGradually } from '../../ui/useGradually';
 import { LongList } from '../../ui/LongList';
 
 /** Longer logs scroll in a window of their own, and only what is in sight of them is drawn. */
@@ -62,7 +63,9 @@ export const LogList = memo(function LogList({
   entries,
   ...row
 }: Omit<RowProps, 'entry'> & { readonly entries: readonly LogEntry[] }) {
-  const log = useMemo(() => entriesInForce(entries).toReversed(), [entries]);
+  // A frame after the bench itself: what was tapped for stands above it.
+  const seen = useGradually(entries, 2)(1);
+  const log = useMemo(() => entriesInForce(seen).toReversed(), [seen]);
   return (
     <section aria-labelledby="log-title" className="min-h-0">
       <h2 id="log-title" className="text-lg font-semibold">

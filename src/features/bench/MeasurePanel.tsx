@@ -1,3 +1,4 @@
+import { memo, startTransition } from 'react';
 import { z } from 'zod';
 import type { GaugeProgress } from '../../core/forecast/forecast';
 import { isFelt } from '../../core/forms/fits';
@@ -10,7 +11,9 @@ import { useKeptDraft } from '../../session/useKeptDraft';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { readingQuestion } from '../../core/advice/readingQuestion';
 import { HOW_TO_MEASURE, questionWords } from '../../words/readings';
+import { afterwards } from '../../ui/afterwards';
 import { Button } from '../../ui/Button';
+import { useSteady } from '../../ui/useSteady';
 import { useSteps } from '../../ui/useSteps';
 import { GreatPlace, UndoPlace } from './BenchFrame';
 import { FIGURES, FigureKeys } from './FigureKeys';
@@ -59,6 +62,45 @@ const offeredMm = ({ gauge, measured, nowMm }: GaugeProgress, all: readonly Gaug
   return shares.length === 0 ? nowMm : gauge.laidMm * (shares.reduce((a, b) => a + b, 0) / shares.length);
 };
 
+/** The keys stay as they are, whatever is typed on them. */
+const Keys = memo(function Keys(props: {
+  readonly units: UnitSystem;
+  readonly onKey: (key: string) => void;
+  readonly onDelete: () => void;
+  readonly onNudge: (steps: number) => void;
+  readonly onSkip: () => void;
+  readonly onPicture: () => void;
+}) {
+  return (
+    <>
+      <FigureKeys onKey={props.onKey} onDelete={props.onDelete}>
+        <Button
+          size="wet"
+          className="col-start-4 row-start-1 !px-1 whitespace-nowrap"
+          onClick={() => props.onNudge(1)}
+          aria-label="A step longer"
+        >
+          +{props.units === 'metric' ? '1 mm' : '1/8'}
+        </Button>
+        <Button
+          size="wet"
+          className="col-start-4 row-start-2 !px-1 whitespace-nowrap"
+          onClick={() => props.onNudge(-1)}
+          aria-label="A step shorter"
+        >
+          −{props.units === 'metric' ? '1 mm' : '1/8'}
+        </Button>
+        <Button size="wet" className="col-start-4 row-span-2 row-start-3" onClick={props.onSkip}>
+          Skip
+        </Button>
+      </FigureKeys>
+      <Button size="wet" onClick={props.onPicture}>
+        By a picture …
+      </Button>
+    </>
+  );
+});
+
 export interface MeasurePanelProps {
   readonly form: FormPlan;
   readonly pieceId: string;
@@ -74,8 +116,10 @@ export interface MeasurePanelProps {
 
 /** Measuring: one measuring line at a time, on big keys. What is half typed survives the tab. */
 export const MeasurePanel = (props: MeasurePanelProps) => {
-  const { pieceId, form, gaugeProgress, units, logged, onDone, onPicture, onCancel } = props;
-  const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
+  const { pieceId, form, gaugeProgress, units, logged, onDone, onCancel } = props;
+  const [kept, keep] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
+  // Not in the tap itself; before the next one.
+  const setKept = (next: Draft): void => void afterwards(() => keep(next));
   // The question first, then the keys for it: between the two the bench answers.
   const isWhole = useSteps(2) > 1;
   const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', units, at: 0, logged };
@@ -105,7 +149,8 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     const readings = { ...draft.readings, [gaugeNow.gauge.id]: value };
     if (draft.at + 1 < gaugeProgress.length)
       return setKept({ ...draft, readings, typed: '', at: draft.at + 1 });
-    setKept(null);
+    // With the panel, not before it: its first line is not asked for again while it goes.
+    startTransition(() => keep(null));
     if (Object.values(readings).some(v => v !== null)) onDone(readings);
     else onCancel();
   };
@@ -122,6 +167,11 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
       typed: typeof was === 'number' ? showFigure(was, 'length', { units }) : '',
     });
   };
+  const onKey = useSteady(press);
+  const onDelete = useSteady(() => type(typed.slice(0, -1)));
+  const onNudge = useSteady(nudge);
+  const onSkip = useSteady(() => take(null));
+  const onPicture = useSteady(props.onPicture);
   const shortcuts: Shortcut[] = [
     {
       keys: ['Enter', ' ', 'PageDown'],
@@ -177,32 +227,14 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
         </div>
       </div>
       {isWhole && (
-        <>
-          <FigureKeys onKey={press} onDelete={() => type(typed.slice(0, -1))}>
-            <Button
-              size="wet"
-              className="col-start-4 row-start-1 !px-1 whitespace-nowrap"
-              onClick={() => nudge(1)}
-              aria-label="A step longer"
-            >
-              +{units === 'metric' ? '1 mm' : '1/8'}
-            </Button>
-            <Button
-              size="wet"
-              className="col-start-4 row-start-2 !px-1 whitespace-nowrap"
-              onClick={() => nudge(-1)}
-              aria-label="A step shorter"
-            >
-              −{units === 'metric' ? '1 mm' : '1/8'}
-            </Button>
-            <Button size="wet" className="col-start-4 row-span-2 row-start-3" onClick={() => take(null)}>
-              Skip
-            </Button>
-          </FigureKeys>
-          <Button size="wet" onClick={onPicture}>
-            By a picture …
-          </Button>
-        </>
+        <Keys
+          units={units}
+          onKey={onKey}
+          onDelete={onDelete}
+          onNudge={onNudge}
+          onSkip={onSkip}
+          onPicture={onPicture}
+        />
       )}
       <GreatPlace
         great={{

@@ -4,7 +4,7 @@ import { type Act, type ActKind, actWords } from '../../core/acts/act';
 import { tableAngle } from '../../drawing/orient';
 import { DEFAULT_SETTINGS } from '../../records/settings';
 import { proposalReason, proposalWords } from '../../words/proposals';
-import { arrowAt } from './arrowAt';
+import { turnOfLine } from './turnOfLine';
 import { wayOf } from '../../core/ways/register';
 import { faultName } from '../../words/faults';
 import { markWords } from '../../words/drawingMarks';
@@ -285,12 +285,12 @@ describe('words at the bench', () => {
     for (const text of words) expect(text).toMatch(/\.$/);
   });
 
-  it('draws the arrow the way the roll goes on the table', () => {
-    expect(arrowAt(tableAngle('right', 0))).toBe('↔');
-    expect(arrowAt(tableAngle('right', 90))).toBe('↕');
-    expect(arrowAt(tableAngle('up', 0))).toBe('↕');
-    expect(arrowAt(tableAngle('down', 90))).toBe('↔');
-    expect(arrowAt(tableAngle('right', 45))).toBe('⤡');
-    expect(arrowAt(tableAngle('up', 45))).toBe('⤢');
+  it('turns the arrow the way the roll goes on the table', () => {
+    expect(turnOfLine(tableAngle('right', 0))).toBe(0);
+    expect(turnOfLine(tableAngle('right', 90))).toBe(90);
+    expect(turnOfLine(tableAngle('up', 0))).toBe(90);
+    expect(turnOfLine(tableAngle('down', 90))).toBe(0);
+    expect(turnOfLine(tableAngle('right', 45))).toBe(45);
+    expect(turnOfLine(tableAngle('up', 45))).toBe(135);
   });
 });

@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Act } from '../../core/acts/act';
 import type { PieceContext } from '../../session/pieceContext';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
+import { useCalmChanges } from '../../session/useCalm';
 import {
   actFor,
   benchKind,
@@ -25,14 +25,21 @@ const spentAt = new WeakMap<ActOverride, string>();
 const isSpent = (choice: ActOverride, logged: string): boolean =>
   choice !== NOTHING && (spentAt.get(choice) ?? logged) !== logged;
 
+/** What was chosen of it, against the advice. */
+interface Selection {
+  readonly choice: ActOverride;
+  readonly panel: PanelKind | null;
+  /** The log as it was when what is next was put off: then the work goes on. */
+  readonly putOffAt: string | null;
+  /** The fault that is looked up in the panel of what is wrong; null is any. */
+  readonly seen: string | null;
+}
+const AS_ADVISED: Selection = { choice: NOTHING, panel: null, putOffAt: null, seen: null };
+
 /** What the great button stands for, what was chosen against the advice, and which panel is open. */
 export const useActSelection = (context: PieceContext, standing: BenchStatus, bench: Bench) => {
-  const [choice, setChoice] = useState<ActOverride>(NOTHING);
-  const [panel, setPanel] = useState<PanelKind | null>(null);
-  /** The log as it was when what is next was put off: then the work goes on. */
-  const [putOffAt, setPutOffAt] = useState<string | null>(null);
-  /** The fault that is looked up in the panel of what is wrong; null is any. */
-  const [seen, setSeen] = useState<string | null>(null);
+  // Chosen, opened and left between two keys, in slices; a key or tap that comes before finds it drawn.
+  const [{ choice, panel, putOffAt, seen }, change] = useCalmChanges(AS_ADVISED);
   const navigate = useNavigate();
   const logged = context.entries.at(-1)?.id ?? '';
   // What was chosen ends with the log, not at the tap: the bench would be drawn twice.
@@ -46,23 +53,26 @@ export const useActSelection = (context: PieceContext, standing: BenchStatus, be
   /** True while the advice is being reckoned and the felter has chosen nothing else. */
   const isHeld = standing.isComputing && Object.keys(chosen).length === 0;
   const choose = (more: ActOverride): void =>
-    setChoice(was => chosenWith(isSpent(was, logged) ? NOTHING : was, more, as));
+    change(was => ({
+      choice: chosenWith(isSpent(was.choice, logged) ? NOTHING : was.choice, more, as),
+    }));
   const logAll = (all: readonly Act[]): void => {
     spentAt.set(choice, logged);
-    if (panel !== null) setPanel(null);
+    if (panel !== null) change(() => ({ panel: null }));
     for (const what of all) void bench.log(what);
   };
   const log = (what: Act): void => logAll([what]);
-  const lookUp = (fault: string | null): void => {
-    setSeen(fault);
-    setPanel('wrong');
-  };
+  const lookUp = (fault: string | null): void => change(() => ({ panel: 'wrong', seen: fault }));
   const open = (name: PanelKind | null): void => {
     if (name === 'wrong') return lookUp(null);
     // A panel that was called up instead of the advice, and left, leaves the advice; one that was advised puts it off.
-    if (name === null && chosen.kind && opensPanel(chosen.kind)) setChoice(NOTHING);
-    if (name === null && panel !== null && panelOf(proposed) === panel) setPutOffAt(logged);
-    setPanel(name);
+    const leavesAdvice = name === null && chosen.kind !== undefined && opensPanel(chosen.kind);
+    const putsOff = name === null && panel !== null && panelOf(proposed) === panel;
+    change(() => ({
+      panel: name,
+      ...(leavesAdvice ? { choice: NOTHING } : {}),
+      ...(putsOff ? { putOffAt: logged } : {}),
+    }));
   };
   const another = (): void => choose({ kind: nextKind(kind, standing.acts) });
   const go = (): void => {

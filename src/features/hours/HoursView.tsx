@@ -15,6 +15,7 @@ import { Select } from '../../ui/Select';
 import { ShareField } from '../../ui/ShareField';
 import { TimeField } from '../../ui/TimeField';
 import { useTitle } from '../../ui/useTitle';
+import { Sign } from '../../ui/Sign';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 type Change = (how: (w: Workplace) => Workplace, label: string) => void;
@@ -56,7 +57,7 @@ const Day = (props: { readonly workplace: Workplace; readonly day: number; reado
               aria-label={`Remove ${s.from} to ${s.to} on ${name}`}
               onClick={() => set(stretches.filter((_, k) => k !== i))}
             >
-              ✕
+              <Sign of="close" />
             </Button>
             {s.to <= s.from && <span className="text-wanted">ends before it begins</span>}
           </span>
@@ -102,7 +103,7 @@ const DaysOff = ({ workplace, change }: { readonly workplace: Workplace; readonl
               aria-label={`Remove the day off ${off}`}
               onClick={() => change(w => ({ ...w, daysOff: w.daysOff.filter(d => d !== off) }), 'day off')}
             >
-              ✕
+              <Sign of="close" />
             </Button>
           </li>
         ))}
