@@ -20,7 +20,7 @@ export interface Shown {
   readonly plan: Plan;
 }
 
-/** While something is dragged the drawing comes first, and the figures beside it a frame after it. */
+/** While something is dragged, and when it is let go of, the drawing comes first, and the figures beside it a frame after it. */
 export const useBeside = (
   context: PieceContext,
   of: { readonly plan: Plan; readonly isDragged: boolean },
@@ -28,8 +28,19 @@ export const useBeside = (
   const { plan, isDragged } = of;
   const now = useMemo(() => ({ context, plan }), [context, plan]);
   const [seen, setSeen] = useState(now);
-  useEffect(() => onceDrawn(() => startTransition(() => setSeen(now))), [now]);
-  return isDragged ? seen : now;
+  const [isBehind, setBehind] = useState(false);
+  if (isDragged && !isBehind) setBehind(true);
+  useEffect(
+    () =>
+      onceDrawn(() =>
+        startTransition(() => {
+          setSeen(now);
+          setBehind(isDragged);
+        }),
+      ),
+    [now, isDragged],
+  );
+  return isBehind ? seen : now;
 };
 
 /** Once wool is laid, its laid size is a fact: a changed plan is not what lies on the table. */

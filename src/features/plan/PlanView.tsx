@@ -65,7 +65,8 @@ const FinishedForm = ({ turned, colour }: { readonly turned: Turned; readonly co
 const noGrips = (): null => null;
 
 /** On an upright tablet the measures stand beside the chain. */
-const TWO_COLUMNS = 'md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
+/** Each part in a place of its own: one that moves down as something is told above it is not painted anew. */
+const TWO_COLUMNS = '[&>*]:[translate:0] md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 
 // What follows is drawn after the figure that was typed.
 const CalmFacts = calmly(Facts);

@@ -8,7 +8,9 @@ const TICK_PX = [13, 8, 4] as const;
 interface EdgeProps {
   readonly axis: 'x' | 'y';
   readonly ticks: readonly Tick[];
-  /** Where a tick stands on the screen, px. */
+  /** Where its zero stands on the screen, px. */
+  readonly start: number;
+  /** How far from zero a tick stands, px. */
   readonly at: (tick: Tick) => number;
   /** How far grid lines reach, px. */
   readonly reach: number;
@@ -28,34 +30,41 @@ const across = (
     })
     .join('');
 
+/** Moves what is drawn from zero on to where zero stands: when that moves, nothing of it is laid out anew. */
+const fromZero = ({ axis, start }: EdgeProps): string =>
+  axis === 'x' ? `translate(${start} 0)` : `translate(0 ${start})`;
+
 /** Widths of grid lines, by rank. */
 const GRID_WIDTHS = [1.2, 0.6] as const;
 
-const Grid = (edge: EdgeProps) =>
-  GRID_WIDTHS.map((width, rank) => (
-    <path
-      key={width}
-      d={across(
-        edge,
-        edge.ticks.filter(t => t.rank === rank),
-        () => [RULER_PX, edge.reach],
-      )}
-      className="fill-none stroke-grid"
-      strokeWidth={width}
-    />
-  ));
+const Grid = (edge: EdgeProps) => (
+  <g transform={fromZero(edge)}>
+    {GRID_WIDTHS.map((width, rank) => (
+      <path
+        key={width}
+        d={across(
+          edge,
+          edge.ticks.filter(t => t.rank === rank),
+          () => [RULER_PX, edge.reach],
+        )}
+        className="fill-none stroke-grid"
+        strokeWidth={width}
+      />
+    ))}
+  </g>
+);
 
 const Edge = (edge: EdgeProps) => {
-  const { axis, ticks, at } = edge;
+  const { axis, ticks, start, at } = edge;
   return (
-    <>
+    <g transform={fromZero(edge)}>
       <path
         d={across(edge, ticks, t => [RULER_PX - TICK_PX[t.rank], RULER_PX])}
         className="fill-none stroke-chalk"
         strokeWidth={1}
       />
       {ticks
-        .filter(t => t.figure && at(t) > RULER_PX + 10)
+        .filter(t => t.figure && start + at(t) > RULER_PX + 10)
         .map(t => (
           <text
             key={t.mm}
@@ -65,9 +74,18 @@ const Edge = (edge: EdgeProps) => {
             {t.figure}
           </text>
         ))}
-    </>
+    </g>
   );
 };
+
+/** Ticks come and go so many px at a time, out of sight: as zero moves, the same ones are drawn. */
+const STEP_PX = 64;
+
+/** A stretch from zero on, px, as one that changes seldom, mm. */
+const wholeSteps = (px: { readonly from: number; readonly to: number }, pxPerMm: number) => ({
+  from: (Math.floor(px.from / STEP_PX) * STEP_PX) / pxPerMm,
+  to: (Math.ceil(px.to / STEP_PX) * STEP_PX) / pxPerMm,
+});
 
 /** The ruler edge along the top and left of the table, its zero at the corner of the drawing; and the light grid. */
 export const Ruler = ({
@@ -82,12 +100,13 @@ export const Ruler = ({
   const edge = (axis: 'x' | 'y'): EdgeProps => {
     const start = axis === 'x' ? view.left + zero.minX * view.pxPerMm : view.top + zero.minY * view.pxPerMm;
     const [length, reach] = axis === 'x' ? [view.width, view.height] : [view.height, view.width];
-    const range = { from: (RULER_PX - start) / view.pxPerMm, to: (length - start) / view.pxPerMm };
+    const range = wholeSteps({ from: RULER_PX - start, to: length - start }, view.pxPerMm);
     return {
       axis,
       reach,
       ticks: rulerTicks(range, view.pxPerMm, units),
-      at: t => start + t.mm * view.pxPerMm,
+      start,
+      at: t => t.mm * view.pxPerMm,
     };
   };
   const [x, y] = [edge('x'), edge('y')];
@@ -100,6 +119,7 @@ export const Ruler = ({
       <path d={`M${RULER_PX} ${view.height}V${RULER_PX}H${view.width}`} className="fill-none stroke-rim" />
       <Edge {...x} />
       <Edge {...y} />
+      <path d={`M0 0H${RULER_PX}V${RULER_PX}H0Z`} className="fill-soap" />
       <text x={3} y={12} className="fill-chalk text-[10px]">
         {units === 'metric' ? 'cm' : 'in'}
       </text>

@@ -1,4 +1,5 @@
 import { calmly } from '../calmly';
+import { useGradually } from '../useGradually';
 import { type ReactNode, startTransition, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Box } from '../../core/outline/polygon';
 import type { UnitSystem } from '../../core/units/units';
@@ -28,8 +29,8 @@ const useSize = () => {
 const useView = (box: Box, size: { width: number; height: number } | null) => {
   const [held, setHeld] = useState<View | null>(null);
   const fitted = useMemo(() => (size ? fitView(box, size) : null), [box, size]);
-  // What was held is fitted anew together with what was changed by it.
-  const hold = (on: boolean): void => (on ? setHeld(fitted) : startTransition(() => setHeld(null)));
+  // Drawn with what is changed by it: held with the first move, and fitted anew with the last.
+  const hold = (on: boolean): void => startTransition(() => setHeld(on ? fitted : null));
   return { view: held ?? fitted, hold };
 };
 
@@ -54,13 +55,16 @@ export const Table = (props: TableProps) => {
   const { scene, units } = props;
   const { ref, size } = useSize();
   const { view, hold } = useView(props.box ?? scene.box, size);
+  const ruled = useMemo(() => view && { view, zero: scene.box, units }, [view, scene.box, units]);
+  // A frame after the drawing, whose scale is another when it was let go of.
+  const ruler = useGradually(ruled, 2)(1);
   const showMarks = props.showMarks ?? true;
   const hung = view && props.hangers ? hangOut(props.hangers, view, props.box ?? scene.box) : [];
   return (
     <div ref={ref} className="relative h-full min-h-0 w-full overflow-hidden bg-table" data-testid="table">
       {view && (
         <svg width={view.width} height={view.height} role="group" aria-label={props.label} className="block">
-          <Ruler view={view} zero={scene.box} units={units} />
+          {ruler && <Ruler {...ruler} />}
           {props.under?.(view)}
           <g transform={`translate(${view.left} ${view.top}) scale(${view.pxPerMm})`}>
             {scene.shapes.map((s, i) => (
@@ -119,10 +123,9 @@ export const Table = (props: TableProps) => {
       {hung.map(h => (
         <div
           key={h.id}
-          className="absolute z-10 -translate-y-1/2"
-          style={
-            h.side === 'right' ? { left: h.edge, top: h.y } : { right: (view?.width ?? 0) - h.edge, top: h.y }
-          }
+          className={`absolute top-0 left-0 z-10 -translate-y-1/2 ${h.side === 'left' ? '-translate-x-full' : ''}`}
+          // Moved, not laid out anew, while something is dragged.
+          style={{ transform: `translate(${Math.round(h.edge)}px, ${Math.round(h.y)}px)` }}
         >
           {h.node}
         </div>
