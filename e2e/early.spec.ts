@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './jorrit';
+import { LONG } from './tiers';
 
 const kept = (page: Page): Promise<boolean> =>
   page.evaluate(() => localStorage.getItem('jorrit.last-look') !== null);
@@ -50,7 +51,7 @@ test('the table as it was last seen is there before the application, its links l
   await expect(page.getByRole('heading', { name: 'Shelf' })).toBeVisible();
 });
 
-test('what is no longer on the table is not kept as it was last seen', async ({ page }) => {
+test('what is no longer on the table is not kept as it was last seen', LONG, async ({ page }) => {
   await page.goto('/');
   await expect.poll(() => kept(page)).toBe(true);
   await page.goto('/file');

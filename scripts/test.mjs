@@ -62,31 +62,32 @@ const rules = [
 let passed = 0;
 let failed = 0;
 let skipped = 0;
-// Each for itself, all at once; what they say is printed one after the other.
-const checks = await Promise.all(
+// Each for itself, all at once, and with the unit tests, as neither fills two cores all the time; what they say is printed one after the other.
+const checking = Promise.all(
   rules.map(async ([name, command, args]) => ({ name, ...(await quietly(command, args)) })),
 );
-for (const { name, code, said } of checks) {
-  console.log(`— ${name}`);
-  process.stdout.write(said);
-  if (code === 0) passed += 1;
-  else failed += 1;
-}
-
-done('rules');
-console.log('— unit tests');
-const unitCode = tool('vitest', [
+const units = quietly('vitest', [
   'run',
   '--reporter=dot',
   '--reporter=json',
   '--outputFile.json=test-results/unit.json',
 ]);
+for (const { name, code, said } of await checking) {
+  console.log(`— ${name}`);
+  process.stdout.write(said);
+  if (code === 0) passed += 1;
+  else failed += 1;
+}
+done('rules');
+console.log('— unit tests');
+const { code: unitCode, said: unitSaid } = await units;
+process.stdout.write(unitSaid);
 const unit = read('unit.json');
 passed += unit?.numPassedTests ?? 0;
 failed += Math.max(unit?.numFailedTests ?? 0, unitCode === 0 ? 0 : 1);
 skipped += (unit?.numPendingTests ?? 0) + (unit?.numTodoTests ?? 0);
 
-done('unit tests');
+done('unit tests after them');
 if ((await browser) !== 0) process.exit(1);
 done('waiting for the browser');
 console.log('— the interface in Chromium');

@@ -10,11 +10,13 @@ const BENCH = '/pieces/sample-kelp-cosy/bench';
 const PLAN = '/pieces/sample-ferry-pad/plan';
 const FIGURE = 'Thickness';
 
-/** Goes on until the browser is gone. */
-const untilKilled = (work: () => Promise<void>): Promise<void> =>
+/** Goes on until the browser is gone; what goes wrong before that is told. */
+const untilKilled = (isGone: () => boolean, work: () => Promise<void>): Promise<void> =>
   (async () => {
-    for (;;) await work();
-  })().catch(() => undefined);
+    while (!isGone()) await work();
+  })().catch((error: unknown) => {
+    if (!isGone()) throw error;
+  });
 
 test('kills at the bench: nothing acknowledged is lost or doubled', async ({ baseURL }, info) => {
   const kills = rounds(3, 100);
@@ -24,7 +26,7 @@ test('kills at the bench: nothing acknowledged is lost or doubled', async ({ bas
   const begun = 480;
   let acknowledged = begun;
   for (let round = 0; round <= kills; round += 1) {
-    const { page, kill } = await startBrowser(profile);
+    const { page, kill, isGone } = await startBrowser(profile);
     await page.goto(`${baseURL}${BENCH}`);
     // What was shown as done is there; at most the one set that was under way may have been kept as well.
     const rolls = page.locator('figcaption');
@@ -34,7 +36,7 @@ test('kills at the bench: nothing acknowledged is lost or doubled', async ({ bas
       await kill();
       break;
     }
-    const work = untilKilled(async () => {
+    const work = untilKilled(isGone, async () => {
       // The advice may ask for something else; the set is rolled all the same.
       await page.getByRole('radio', { name: 'Roll', exact: true }).click();
       await page.getByRole('radio', { name: '30', exact: true }).click();
@@ -64,7 +66,7 @@ test(
     let acknowledged: number | null = null;
     let begun = 0;
     for (let round = 0; round <= kills; round += 1) {
-      const { page, kill } = await startBrowser(profile);
+      const { page, kill, isGone } = await startBrowser(profile);
       await page.goto(`${baseURL}/pieces/sample-drum-balls/bench`);
       const laid = page.getByRole('button', { name: 'Everything is laid already' });
       const minutes = page.locator('figcaption');
@@ -81,7 +83,7 @@ test(
         await kill();
         break;
       }
-      const work = untilKilled(async () => {
+      const work = untilKilled(isGone, async () => {
         await page.getByRole('radio', { name: 'Palms', exact: true }).click();
         await page.getByRole('radio', { name: '2 min', exact: true }).click();
         await page.getByRole('button', { name: /^Done Roll in the palms, 2 min/ }).click();
@@ -125,7 +127,7 @@ test(
     const random = seeded(7);
     let [kept, edits] = [0, 0];
     for (let round = 0; round <= kills; round += 1) {
-      const { page, kill } = await startBrowser(profile);
+      const { page, kill, isGone } = await startBrowser(profile);
       await page.goto(`${baseURL}${PLAN}`);
       await expect(field(page, FIGURE)).not.toHaveValue('');
       const found = Number(await field(page, FIGURE).inputValue());
@@ -141,7 +143,7 @@ test(
       await expect.poll(() => durable(page)).toBe(3);
       kept = 3;
       let top = 3;
-      const work = untilKilled(async () => {
+      const work = untilKilled(isGone, async () => {
         // As thick as a felt is made: no more is typed, and the kill is waited for.
         if (top >= 35) {
           await page.title();
@@ -155,7 +157,7 @@ test(
         edits += 13;
         await pause(2500 * random());
       });
-      const watch = untilKilled(async () => {
+      const watch = untilKilled(isGone, async () => {
         kept = Math.max(kept, await durable(page));
         await pause(50);
       });

@@ -14,6 +14,8 @@ export interface Killable {
   readonly anotherPage: () => Promise<Page>;
   /** Ends it at once, as a flat battery does: nothing is flushed, nothing is said. */
   readonly kill: () => Promise<void>;
+  /** Whether it was ended: what fails from then on fails for that. */
+  readonly isGone: () => boolean;
 }
 
 /** A browser of its own, with a profile that outlives it. */
@@ -40,13 +42,20 @@ export const startBrowser = async (profile: string): Promise<Killable> => {
   });
   const browser = await chromium.connectOverCDP(address);
   const context = browser.contexts()[0] ?? (await browser.newContext());
+  let isGone = false;
   const kill = async (): Promise<void> => {
+    isGone = true;
     const gone = new Promise(resolve => child.once('exit', resolve));
     // The whole group: the browser and the processes that hold its files.
     process.kill(-(child.pid ?? 0), 'SIGKILL');
     await gone;
   };
-  return { page: await context.newPage(), anotherPage: () => context.newPage(), kill };
+  return {
+    page: await context.newPage(),
+    anotherPage: () => context.newPage(),
+    kill,
+    isGone: () => isGone,
+  };
 };
 
 export const pause = (ms: number): Promise<void> => new Promise(resolve => setTimeout(resolve, ms));
