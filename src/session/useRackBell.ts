@@ -8,6 +8,8 @@ import { useWorkshop } from './workshop';
 
 const LOOKS_MS = 15_000;
 
+const pause = (): Promise<void> => new Promise(resolve => setTimeout(resolve));
+
 /**
  * Tells once when a wait is over while the application is open. It looks now and then, and takes no part in what is drawn: a tap at
  * the bench costs nothing by it. @param onOpen what the notice offers: going there
@@ -26,19 +28,15 @@ export const useRackBell = (onOpen: (pieceId: string) => void): void => {
       if (ids.length === 0) return;
       // Seldom does anything wait: what tells of it is fetched when something does.
       const [{ rackOf }, { WAITED }] = await Promise.all([import('./rackOf'), import('../words/finishing')]);
-      const finishing = await Promise.all(
-        ids.map(async id => ({
-          piece: await client.fetchQuery(cache.one(pieceKind, id)),
-          log: await client.fetchQuery(cache.entries(id)),
-        })),
-      );
-      const there = finishing.flatMap(({ piece, log }) => (piece ? [{ piece, log }] : []));
       const dried = driedIn(all);
       const places: RackPlace[] = [];
-      for (const one of there) {
-        places.push(...rackOf([one], dried));
-        // Between two of them the page answers whoever touches it.
-        await new Promise(resolve => setTimeout(resolve));
+      for (const id of ids) {
+        const piece = await client.fetchQuery(cache.one(pieceKind, id));
+        const log = await client.fetchQuery(cache.entries(id));
+        // A log that was just read, and what follows from it: between the two, and two pieces, the page answers whoever touches it.
+        await pause();
+        if (piece) places.push(...rackOf([{ piece, log }], dried));
+        await pause();
       }
       const over = places.find(
         ({ piece: { id }, wait }) =>

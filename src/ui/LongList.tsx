@@ -1,5 +1,6 @@
 import { createContext, type ReactElement, useContext } from 'react';
 import { type CustomItemComponentProps, Virtualizer } from 'virtua';
+import { useGrowing } from './useGrowing';
 
 const Length = createContext(0);
 
@@ -16,20 +17,26 @@ const Item = ({ index, style, children, ref }: CustomItemComponentProps) => {
 /** So many rows are drawn at once: to find out which are in sight would cost more than the rows. */
 const MOST_DRAWN = 40;
 
+/** Rows that come with one frame. */
+const ROWS_A_FRAME = 8;
+
 const Rows = <T,>({
   items,
   row,
 }: {
   readonly items: readonly T[];
   readonly row: (item: T) => ReactElement;
-}) => (
-  <ul>
-    {items.map(item => {
-      const drawn = row(item);
-      return <li key={drawn.key}>{drawn}</li>;
-    })}
-  </ul>
-);
+}) => {
+  const grown = useGrowing(items.length, ROWS_A_FRAME);
+  return (
+    <ul>
+      {items.slice(0, grown).map(item => {
+        const drawn = row(item);
+        return <li key={drawn.key}>{drawn}</li>;
+      })}
+    </ul>
+  );
+};
 
 /** A list of any length in a window that scrolls: only the rows in sight are drawn, so that thousands scroll as ten do. */
 export const LongList = <T,>(props: {

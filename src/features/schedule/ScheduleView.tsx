@@ -11,6 +11,7 @@ import { useWools } from '../../session/useRecords';
 import { useShared } from '../../session/useShared';
 import { useWorkshop } from '../../session/workshop';
 import { Button, buttonClass } from '../../ui/Button';
+import { afterwards } from '../../ui/afterwards';
 import { Choice } from '../../ui/Choice';
 import { Select } from '../../ui/Select';
 import { useSteady } from '../../ui/useSteady';
@@ -180,8 +181,9 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
   const onSelect = useCallback((b: BlockOfDay): void => setChosen(b.task.id), []);
   const onPut = useCallback(
     (b: BlockOfDay, startMs: number): void => {
-      setChosen(b.task.id);
       put(b, startMs);
+      // In a task of its own.
+      afterwards(() => setChosen(b.task.id));
     },
     [put],
   );

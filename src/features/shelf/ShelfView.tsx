@@ -19,6 +19,7 @@ import { Button, buttonClass } from '../../ui/Button';
 import { Select, wordOptions } from '../../ui/Select';
 import { FileButton } from '../../ui/FileButton';
 import { TextField } from '../../ui/TextField';
+import { useGradually } from '../../ui/useGradually';
 import { useRoomy } from '../../ui/useRoomy';
 import { useTitle } from '../../ui/useTitle';
 import { ShelfList } from './ShelfList';
@@ -102,6 +103,9 @@ export const ShelfView = () => {
   const rows = shelfRows(all, { find: wanted, sort, order, left });
   const asked = all.find(w => w.id === woolId && w.deletedAt === null);
   const chosen = asked ?? (roomy ? rows[0] : undefined);
+  // Another wool is told of a frame after it is chosen in the list; the same one at once.
+  const toldId = useGradually(chosen?.id, 2)(1);
+  const told = chosen?.id === toldId ? chosen : all.find(w => w.id === toldId && w.deletedAt === null);
   const add = (): void => {
     const id = chance.newId();
     addWool(newWool({ id, name: 'New wool', fibre: '', form: 'batt', colour: '#8a949a', now: nowIso() }))
@@ -122,7 +126,7 @@ export const ShelfView = () => {
       {(roomy || !asked) && (
         <section
           aria-label="On the shelf"
-          className="flex min-h-0 flex-1 flex-col px-4 py-3 lg:w-[27rem] lg:flex-none lg:border-r-2 lg:border-ink"
+          className="isolate flex min-h-0 flex-1 flex-col px-4 py-3 lg:w-[27rem] lg:flex-none lg:border-r-2 lg:border-ink"
         >
           <div className="flex items-center gap-3">
             <h1 className="flex-1 text-3xl font-semibold">Shelf</h1>
@@ -171,14 +175,17 @@ export const ShelfView = () => {
           </div>
         </section>
       )}
-      {chosen && (
-        <section aria-label="This wool" className="min-w-0 flex-1 bg-steam px-6 py-4 lg:overflow-y-auto">
+      {told && (
+        <section
+          aria-label="This wool"
+          className="isolate min-w-0 flex-1 bg-steam px-6 py-4 lg:overflow-y-auto"
+        >
           {!roomy && (
             <Link to="/shelf" className={`${buttonClass('plain', 'dry')} mb-3`}>
               Whole shelf
             </Link>
           )}
-          <CalmDetail key={chosen.id} wool={chosen} />
+          <CalmDetail key={told.id} wool={told} />
         </section>
       )}
     </div>

@@ -22,6 +22,7 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { namedOptions, Select } from '../../ui/Select';
 import { Why } from '../../ui/Why';
+import { useGrowing } from '../../ui/useGrowing';
 
 const Figure = (props: {
   readonly label: string;
@@ -203,6 +204,8 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
   const of = (woolId: string): readonly Swatch[] =>
     all.filter(s => s.woolId === woolId).toSorted((a, b) => (a.createdAt < b.createdAt ? -1 : 1));
   const own = of(wool.id);
+  // One a frame, and what came of them after the last: each is a row of fields.
+  const grown = useGrowing(own.length + 2, 1);
   const rows = [
     ...own.map((swatch, i) => ({ name: `swatch ${i + 1}`, swatch: withBench(swatch, pieces) })),
     ...of(beside).map((swatch, i) => ({
@@ -231,12 +234,12 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
         </p>
       )}
       <ul>
-        {own.map((swatch, i) => (
+        {own.slice(0, grown).map((swatch, i) => (
           <SwatchRow key={swatch.id} swatch={swatch} wool={wool} units={units} at={i + 1} />
         ))}
       </ul>
-      {rows.length > 0 && <Outcomes rows={rows} units={units} />}
-      {own.length > 0 && others.length > 0 && (
+      {grown > own.length && rows.length > 0 && <Outcomes rows={rows} units={units} />}
+      {grown > own.length + 1 && own.length > 0 && others.length > 0 && (
         <Select
           className="mt-2 max-w-60"
           label="Beside"

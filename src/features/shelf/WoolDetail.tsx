@@ -35,6 +35,7 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
   const left = useGramsLeft()(wool);
   const put = (more: Partial<Wool>, label: string): void =>
     change(wool.id, w => ({ ...w, ...more }), { label, key: label });
+  const steps = useSteps(2);
   const [colour, pickColour] = usePicked(wool.colour, picked => put({ colour: picked }, 'colour'));
   return (
     <div className="grid grid-cols-[3rem_1fr_1fr] gap-x-4 gap-y-3 sm:grid-cols-[3rem_2fr_2fr_1fr_1fr]">
@@ -69,36 +70,40 @@ const Facts = ({ wool }: { readonly wool: Wool }) => {
         onValue={gramsCounted => put({ gramsCounted, countedAt: nowIso() }, 'grams')}
         onEmpty={() => put({ gramsCounted: null, countedAt: null }, 'grams')}
       />
-      <NumberField
-        label="Fineness"
-        shown={wool.micron === null ? '' : String(wool.micron)}
-        unit="µm"
-        read={text => plain(text, 200)}
-        onValue={micron => put({ micron }, 'fineness')}
-        onEmpty={() => put({ micron: null }, 'fineness')}
-      />
-      <NumberField
-        label="Price per 100 g"
-        shown={wool.per100g === null ? '' : String(wool.per100g)}
-        read={text => plain(text, 100_000)}
-        onValue={per100g => put({ per100g }, 'price')}
-        onEmpty={() => put({ per100g: null }, 'price')}
-      />
-      <NumberField
-        label="Weight of 1 m of top"
-        shown={wool.ropeGPerM === null ? '' : String(wool.ropeGPerM)}
-        unit="g"
-        read={text => plain(text, 1000)}
-        onValue={ropeGPerM => put({ ropeGPerM }, 'rope')}
-        onEmpty={() => put({ ropeGPerM: null }, 'rope')}
-      />
-      <TextField
-        className="col-span-full"
-        label="Notes"
-        lines={2}
-        value={wool.notes}
-        onText={notes => put({ notes }, 'notes')}
-      />
+      {steps > 1 && (
+        <>
+          <NumberField
+            label="Fineness"
+            shown={wool.micron === null ? '' : String(wool.micron)}
+            unit="µm"
+            read={text => plain(text, 200)}
+            onValue={micron => put({ micron }, 'fineness')}
+            onEmpty={() => put({ micron: null }, 'fineness')}
+          />
+          <NumberField
+            label="Price per 100 g"
+            shown={wool.per100g === null ? '' : String(wool.per100g)}
+            read={text => plain(text, 100_000)}
+            onValue={per100g => put({ per100g }, 'price')}
+            onEmpty={() => put({ per100g: null }, 'price')}
+          />
+          <NumberField
+            label="Weight of 1 m of top"
+            shown={wool.ropeGPerM === null ? '' : String(wool.ropeGPerM)}
+            unit="g"
+            read={text => plain(text, 1000)}
+            onValue={ropeGPerM => put({ ropeGPerM }, 'rope')}
+            onEmpty={() => put({ ropeGPerM: null }, 'rope')}
+          />
+          <TextField
+            className="col-span-full"
+            label="Notes"
+            lines={2}
+            value={wool.notes}
+            onText={notes => put({ notes }, 'notes')}
+          />
+        </>
+      )}
     </div>
   );
 };
@@ -140,13 +145,13 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
   const { tell } = useNotify();
   const deleteWool = useDeleteWool();
   const known = expect(wool);
-  const steps = useSteps(4);
+  const steps = useSteps(5);
   const remove = (): void => {
     deleteWool(wool, `take ${wool.name} off the shelf`);
     tell({ text: `${wool.name} is off the shelf.`, action: { label: 'Undo', run: undo } });
   };
   return (
-    <div className="flex flex-col gap-5">
+    <div className="flex flex-col gap-5 *:isolate">
       <div className="flex items-center gap-4">
         <h2 className="flex-1 text-2xl font-semibold">{wool.name}</h2>
         <Button look="bare" onClick={remove} aria-label={`Take ${wool.name} off the shelf`}>
@@ -179,7 +184,7 @@ export const WoolDetail = ({ wool }: { readonly wool: Wool }) => {
           {steps > 3 && <Swatches wool={wool} />}
         </>
       )}
-      {steps > 3 && <UsedFor wool={wool} />}
+      {steps > 4 && <UsedFor wool={wool} />}
     </div>
   );
 };
