@@ -2,7 +2,8 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it } from 'vitest';
-import { useCalm, useCalmAnswer } from './useCalm';
+import { flushSync } from 'react-dom';
+import { drawNow, useCalm, useCalmAnswer, useCalmChanges } from './useCalm';
 
 const FOR_EVER = { staleTime: Infinity, gcTime: Infinity } as const;
 const of = (name: string) => ({ queryKey: [name], queryFn: async () => `${name}, read`, ...FOR_EVER });
@@ -84,5 +85,30 @@ describe('what the cache holds, drawn calmly', () => {
     expect(shown()).toBe('first, to come');
     await answered('second');
     expect(shown()).toBe('second, at rest');
+  });
+});
+
+describe('what a hand chooses, drawn calmly', () => {
+  it('each change goes on from the last, drawn or not, and a tap that comes before finds all of them drawn', async () => {
+    const drawn: string[] = [];
+    let choose = (more: { readonly count?: number; readonly panel?: string }): void => void more;
+    const Bench = () => {
+      const [now, change] = useCalmChanges({ count: 1, panel: 'none' });
+      choose = more => change(() => more);
+      drawn.push(`${now.count} ${now.panel}`);
+      return <p>{`${now.count} ${now.panel}`}</p>;
+    };
+    render(<Bench />);
+    await act(async () => {
+      choose({ count: 2 });
+      choose({ panel: 'measure' });
+      // Not in the tap itself.
+      expect(drawn).toEqual(['1 none']);
+      drawNow(flushSync);
+      expect(shown()).toBe('2 measure');
+    });
+    expect(shown()).toBe('2 measure');
+    await act(async () => choose({ panel: 'none' }));
+    expect(shown()).toBe('2 none');
   });
 });

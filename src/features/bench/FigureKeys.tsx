@@ -24,6 +24,9 @@ const PLACES: Readonly<Record<(typeof FIGURES)[number], string>> = {
 
 const ROWS = 4;
 const IN_A_ROW = 3;
+/** Room for all of them from the first on: nothing below moves under a hand. */
+const ROOM =
+  'grid-rows-[repeat(4,minmax(4rem,auto))] sm:grid-rows-[repeat(4,minmax(5rem,auto))] lg:grid-rows-[repeat(4,minmax(4rem,auto))]';
 
 /** Big keys for a figure, with room for a column of others beside them. They come a row a frame, as large keys are much to draw. */
 export const FigureKeys = (props: {
@@ -33,7 +36,7 @@ export const FigureKeys = (props: {
 }) => {
   const rows = useSteps(ROWS + 1);
   return (
-    <div className={`grid gap-2 ${props.children ? 'grid-cols-4' : 'grid-cols-3'}`}>
+    <div className={`grid gap-2 ${ROOM} ${props.children ? 'grid-cols-4' : 'grid-cols-3'}`}>
       {FIGURES.slice(0, rows * IN_A_ROW).map(k => (
         <Button
           key={k}

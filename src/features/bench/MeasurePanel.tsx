@@ -11,7 +11,6 @@ import { useKeptDraft } from '../../session/useKeptDraft';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { readingQuestion } from '../../core/advice/readingQuestion';
 import { HOW_TO_MEASURE, questionWords } from '../../words/readings';
-import { afterwards } from '../../ui/afterwards';
 import { Button } from '../../ui/Button';
 import { useSteady } from '../../ui/useSteady';
 import { useSteps } from '../../ui/useSteps';
@@ -117,9 +116,7 @@ export interface MeasurePanelProps {
 /** Measuring: one measuring line at a time, on big keys. What is half typed survives the tab. */
 export const MeasurePanel = (props: MeasurePanelProps) => {
   const { pieceId, form, gaugeProgress, units, logged, onDone, onCancel } = props;
-  const [kept, keep] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
-  // Not in the tap itself; before the next one.
-  const setKept = (next: Draft): void => void afterwards(() => keep(next));
+  const [kept, setKept] = useKeptDraft<Draft>(`jorrit.measuring.${pieceId}`, DraftSchema);
   // The question first, then the keys for it: between the two the bench answers.
   const isWhole = useSteps(2) > 1;
   const draft: Draft = kept?.logged === logged ? kept : { readings: {}, typed: '', units, at: 0, logged };
@@ -150,7 +147,7 @@ export const MeasurePanel = (props: MeasurePanelProps) => {
     if (draft.at + 1 < gaugeProgress.length)
       return setKept({ ...draft, readings, typed: '', at: draft.at + 1 });
     // With the panel, not before it: its first line is not asked for again while it goes.
-    startTransition(() => keep(null));
+    startTransition(() => setKept(null));
     if (Object.values(readings).some(v => v !== null)) onDone(readings);
     else onCancel();
   };

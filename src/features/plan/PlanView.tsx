@@ -64,8 +64,7 @@ const FinishedForm = ({ turned, colour }: { readonly turned: Turned; readonly co
 /** While points are edited the other handles are put away. */
 const noGrips = (): null => null;
 
-/** On an upright tablet the measures stand beside the chain. */
-/** Each part in a place of its own: one that moves down as something is told above it is not painted anew. */
+/** On an upright tablet the measures stand beside the chain. Each part has a place of its own: one that moves down is not painted anew. */
 const TWO_COLUMNS = '[&>*]:[translate:0] md:max-lg:flex md:max-lg:flex-wrap md:max-lg:gap-x-10';
 
 // What follows is drawn after the figure that was typed.
