@@ -21,8 +21,11 @@ export const Choice = <T extends string>(props: {
   readonly size?: 'dry' | 'wet' | 'row';
 }) => {
   const [shown, pick] = usePicked(props.value, props.onChoose);
+  const isWet = (props.size ?? 'dry') !== 'dry';
   const choose = (value: string): void => {
-    const chosen = props.options.find(o => o.value === value)?.value;
+    // A wet tap on what is chosen already chooses it: later advice does not change it under the hand.
+    const tapped = value === '' && isWet ? shown : value;
+    const chosen = props.options.find(o => o.value === tapped)?.value;
     if (chosen !== undefined) pick(chosen);
   };
   return (
@@ -38,7 +41,7 @@ export const Choice = <T extends string>(props: {
           key={o.value}
           value={o.value}
           aria-label={o.name}
-          onMouseDown={(props.size ?? 'dry') === 'dry' ? undefined : keepFocus}
+          onMouseDown={isWet ? keepFocus : undefined}
           className={`-ml-px flex-1 border border-rim bg-soap first:ml-0 first:rounded-l-bench last:rounded-r-bench hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-soap ${
             SIZE[props.size ?? 'dry']
           }`}
