@@ -1,6 +1,7 @@
 // @vitest-environment happy-dom
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen } from '@testing-library/react';
+import { useEffect } from 'react';
 import { afterEach, describe, expect, it } from 'vitest';
 import { flushSync } from 'react-dom';
 import { drawNow, useCalm, useCalmAnswer, useCalmChanges } from './useCalm';
@@ -94,8 +95,10 @@ describe('what a hand chooses, drawn calmly', () => {
     let choose = (more: { readonly count?: number; readonly panel?: string }): void => void more;
     const Bench = () => {
       const [now, change] = useCalmChanges({ count: 1, panel: 'none' });
-      choose = more => change(() => more);
-      drawn.push(`${now.count} ${now.panel}`);
+      useEffect(() => {
+        choose = more => change(() => more);
+      }, [change]);
+      useEffect(() => void drawn.push(`${now.count} ${now.panel}`), [now]);
       return <p>{`${now.count} ${now.panel}`}</p>;
     };
     render(<Bench />);
