@@ -8,7 +8,7 @@ import { BROWSER_FLAGS, browserPath } from '../scripts/browser.mjs';
 import { makeServer } from '../server/app';
 import { newProfile } from './promises/profile';
 import { isWhole, LONG } from './tiers';
-import { within } from './within';
+import { PARTS, within } from './within';
 
 const DIST = fileURLToPath(new URL('../dist', import.meta.url));
 
@@ -115,7 +115,7 @@ test('installed once, it opens with no server, as strict: every view, its worker
   for (const path of ['/orders/order-quay', '/pieces/sample-kelp-cosy/bench', '/lessons']) {
     const answer = await offline.goto(at + path);
     expect(answer?.fromServiceWorker(), path).toBe(true);
-    await expect(offline.getByRole('main').locator('h1, h2, [role=group], section').first()).toBeVisible();
+    await expect(offline.getByRole('main').locator(PARTS).first()).toBeVisible();
   }
   for (const path of VIEWS) {
     await within(offline, path);

@@ -2,7 +2,7 @@ import { axe, expectPanelFit } from './axe';
 import type { Page } from '@playwright/test';
 import { SAMPLE, expect, test } from './jorrit';
 import { isWhole, LONG } from './tiers';
-import { within } from './within';
+import { PARTS, within } from './within';
 
 const ALL = [
   '/',
@@ -87,7 +87,7 @@ for (const group of GROUPS)
     test.slow();
     for (const [n, path] of group.entries()) {
       await (n === 0 ? page.goto(path) : within(page, path));
-      await expect(page.getByRole('main').locator('h1, h2, [role=group], section').first()).toBeVisible();
+      await expect(page.getByRole('main').locator(PARTS).first()).toBeVisible();
       for (const { name, scheme, ...size } of sizesFor(path)) {
         await page.setViewportSize(size);
         await page.emulateMedia({ colorScheme: scheme });

@@ -1,6 +1,7 @@
 import { type Page, expect } from '@playwright/test';
 
-const PARTS = 'h1, h2, [role=group], section';
+/** What a view is made of, by which it is seen that it is there. */
+export const PARTS = 'h1, h2, [role=group], section';
 
 /** Opens another view in the page that is there, as a link does: what is loaded is not loaded anew. Waits until it is shown. */
 export const within = async (page: Page, path: string): Promise<void> => {

@@ -19,12 +19,13 @@ export const Choice = <T extends string>(props: {
   readonly onChoose: (value: T) => void;
   /** Wet: for an elbow. Row: the same, in as many columns as there is room for, all of one size. */
   readonly size?: 'dry' | 'wet' | 'row';
+  /** What stands there may be advice only: a tap on it chooses it, and later advice does not change it under the hand. */
+  readonly isAdvised?: boolean;
 }) => {
   const [shown, pick] = usePicked(props.value, props.onChoose);
   const isWet = (props.size ?? 'dry') !== 'dry';
   const choose = (value: string): void => {
-    // A wet tap on what is chosen already chooses it: later advice does not change it under the hand.
-    const tapped = value === '' && isWet ? shown : value;
+    const tapped = value === '' && props.isAdvised ? shown : value;
     const chosen = props.options.find(o => o.value === tapped)?.value;
     if (chosen !== undefined) pick(chosen);
   };

@@ -47,7 +47,9 @@ export const KindChoice = ({
   readonly judge: Judge;
   readonly kind: BenchKind;
   readonly onKind: (kind: BenchKind) => void;
-}) => <Choice label="Act" size="row" value={kind} options={keysOf(kinds, judge)} onChoose={onKind} />;
+}) => (
+  <Choice label="Act" size="row" isAdvised value={kind} options={keysOf(kinds, judge)} onChoose={onKind} />
+);
 
 /** One of a few that change seldom: a tap goes on to the next, since a list to unfold is too fine for wet hands. */
 const Cycle = <T extends string>(props: {
@@ -91,6 +93,7 @@ const DirectionChoice = ({ act, alongOnTable, onChoose }: ControlsProps) => (
   <Choice
     label="Direction"
     size="wet"
+    isAdvised
     value={String(controlOf(act.kind)?.choicesOf(act).directionDeg ?? 0)}
     options={ROLL_DIRECTIONS.map(d => ({
       value: String(d),
@@ -110,6 +113,7 @@ const SideChoice = ({ act, faces, hasBack, onChoose }: ControlsProps) => (
   <Choice
     label="Face"
     size="wet"
+    isAdvised
     value={String(controlOf(act.kind)?.choicesOf(act).face ?? 1)}
     options={faces.map(f => ({
       value: String(f),
@@ -124,6 +128,7 @@ const WaterChoice = ({ act, onChoose }: ControlsProps) => (
   <Choice
     label="Water"
     size="wet"
+    isAdvised
     value={controlOf(act.kind)?.choicesOf(act).water ?? 'hot'}
     options={[
       { value: 'warm', text: 'warm water' },
@@ -142,6 +147,7 @@ const CountChoice = ({ act, onChoose, onSettings }: ControlsProps) => {
     <Choice
       label={act.kind === 'roll' ? 'Rolls in a set' : unit === 'min' ? 'Minutes' : 'Count'}
       size="wet"
+      isAdvised
       value={feel ? FEEL : String(count ?? '')}
       options={[
         ...(control?.counts?.choices ?? []).map(n => ({

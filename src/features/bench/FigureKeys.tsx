@@ -3,8 +3,6 @@ import { Button } from '../../ui/Button';
 import { useSteps } from '../../ui/useSteps';
 import { Sign } from '../../ui/Sign';
 
-/** Taller where there is room: an upright tablet. */
-const KEY_HEIGHT = 'sm:min-h-20 lg:min-h-16';
 export const FIGURES = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
 
 /** Where each stands, whatever stands beside them. */
@@ -24,7 +22,7 @@ const PLACES: Readonly<Record<(typeof FIGURES)[number], string>> = {
 
 const ROWS = 4;
 const IN_A_ROW = 3;
-/** Room for all of them from the first on: nothing below moves under a hand. */
+/** Room for all of them from the first on: nothing below moves under a hand. Taller where there is more: an upright tablet. */
 const ROOM =
   'grid-rows-[repeat(4,minmax(4rem,auto))] sm:grid-rows-[repeat(4,minmax(5rem,auto))] lg:grid-rows-[repeat(4,minmax(4rem,auto))]';
 
@@ -38,19 +36,14 @@ export const FigureKeys = (props: {
   return (
     <div className={`grid gap-2 ${ROOM} ${props.children ? 'grid-cols-4' : 'grid-cols-3'}`}>
       {FIGURES.slice(0, rows * IN_A_ROW).map(k => (
-        <Button
-          key={k}
-          size="wet"
-          onClick={() => props.onKey(k)}
-          className={`!text-3xl ${KEY_HEIGHT} ${PLACES[k]}`}
-        >
+        <Button key={k} size="wet" onClick={() => props.onKey(k)} className={`!text-3xl ${PLACES[k]}`}>
           {k}
         </Button>
       ))}
       {rows >= ROWS && (
         <Button
           size="wet"
-          className={`col-start-3 row-start-4 !text-3xl ${KEY_HEIGHT}`}
+          className="col-start-3 row-start-4 !text-3xl"
           onClick={props.onDelete}
           aria-label="Delete last digit"
         >

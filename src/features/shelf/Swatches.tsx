@@ -22,7 +22,7 @@ import { NumberField } from '../../ui/NumberField';
 import { reader } from '../../ui/readers';
 import { namedOptions, Select } from '../../ui/Select';
 import { Why } from '../../ui/Why';
-import { useGrowing } from '../../ui/useGrowing';
+import { useSteps } from '../../ui/useSteps';
 
 const Figure = (props: {
   readonly label: string;
@@ -205,7 +205,7 @@ export const Swatches = ({ wool }: { readonly wool: Wool }) => {
     all.filter(s => s.woolId === woolId).toSorted((a, b) => (a.createdAt < b.createdAt ? -1 : 1));
   const own = of(wool.id);
   // One a frame, and what came of them after the last: each is a row of fields.
-  const grown = useGrowing(own.length + 2, 1);
+  const grown = useSteps(own.length + 2);
   const rows = [
     ...own.map((swatch, i) => ({ name: `swatch ${i + 1}`, swatch: withBench(swatch, pieces) })),
     ...of(beside).map((swatch, i) => ({
