@@ -4,7 +4,7 @@ import { install, tool } from './tools.mjs';
 install();
 /** @type {ReadonlyArray<readonly [string, string, string[]]>} */
 const steps = [
-  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ['format', 'oxfmt', ['--check', '.']],
   ['lint and rooms', 'oxlint', ['--type-aware', '--deny-warnings']],
   ['types', 'tsc', ['--noEmit']],
   ['dead code', 'knip', []],

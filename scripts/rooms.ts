@@ -6,4 +6,4 @@ import { ROOT, withRoomRules } from './roomTable';
 
 const path = join(ROOT, '.oxlintrc.json');
 writeFileSync(path, JSON.stringify(withRoomRules(JSON.parse(readFileSync(path, 'utf8'))), null, 2));
-execFileSync(join(ROOT, 'node_modules/.bin/prettier'), ['--write', '--log-level', 'warn', path]);
+execFileSync(join(ROOT, 'node_modules/.bin/oxfmt'), ['--write', path]);

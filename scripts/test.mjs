@@ -53,7 +53,7 @@ done('build');
 
 /** @type {ReadonlyArray<readonly [string, string, string[]]>} */
 const rules = [
-  ['format', 'prettier', ['--check', '--log-level', 'warn', '.']],
+  ['format', 'oxfmt', ['--check', '.']],
   // The linter knows the types and checks them as it goes; the compiler itself, which takes as long again, with all tests and in npm run check.
   ['lint, rooms and types', 'oxlint', ['--type-aware', '--type-check', '--deny-warnings']],
   ...(process.env.TESTS === 'all' ? [['types', 'tsc', ['--noEmit']]] : []),

@@ -6,7 +6,16 @@ import { turnFor } from './orient';
 
 /** What a line on the table stands for. Its look is one and the same in every view, print and export. */
 export type Role =
-  'laid' | 'now' | 'wanted' | 'wool' | 'mouth' | 'gauge' | 'cut' | 'fold' | 'opening' | 'hardest';
+  | 'laid'
+  | 'now'
+  | 'wanted'
+  | 'wool'
+  | 'mouth'
+  | 'gauge'
+  | 'cut'
+  | 'fold'
+  | 'opening'
+  | 'hardest';
 
 export interface Shape {
   readonly role: Role;

@@ -37,7 +37,15 @@ export type Wool = z.infer<typeof WoolSchema>;
 
 /** Fields of a wool that a row of a shelf's table may say something of. */
 type RowField =
-  'sort' | 'fibre' | 'micron' | 'form' | 'colour' | 'gramsCounted' | 'per100g' | 'ropeGPerM' | 'notes';
+  | 'sort'
+  | 'fibre'
+  | 'micron'
+  | 'form'
+  | 'colour'
+  | 'gramsCounted'
+  | 'per100g'
+  | 'ropeGPerM'
+  | 'notes';
 
 /** What a row of a shelf's table says of a wool: its name, and null where it says nothing. */
 export type WoolRow = Pick<Wool, 'name'> & { readonly [F in RowField]: Wool[F] | null } & {

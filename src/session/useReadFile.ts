@@ -17,7 +17,8 @@ export interface ChosenFile {
 
 /** What came of choosing a file. */
 export type FileReadOutcome =
-  Exclude<OpenOutcome, { readonly is: 'asked' }> | ({ readonly is: 'asked' } & ChosenFile);
+  | Exclude<OpenOutcome, { readonly is: 'asked' }>
+  | ({ readonly is: 'asked' } & ChosenFile);
 
 /** The step of the history that takes a reading back, and brings it again. */
 const readingStep = ({ whole, clock, nowIso }: Workshop, taken: Uint8Array): HistoryStep => {

@@ -3,7 +3,8 @@ import { afterwards, doNow } from './afterwards';
 
 /** What a text means: a figure, or a sentence on why it cannot be taken. */
 export type Read =
-  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly value: number }
+  | { readonly ok: false; readonly why: string };
 
 export interface NumberFieldProps {
   readonly label: string;

@@ -1,6 +1,7 @@
 /** Something that was shown: words, or an element with its attributes and what is in it. */
 export type Shown =
-  string | readonly [tag: string, attributes: Readonly<Record<string, string>>, inside: readonly Shown[]];
+  | string
+  | readonly [tag: string, attributes: Readonly<Record<string, string>>, inside: readonly Shown[]];
 
 /** How a view looked when it was last seen, to be shown again before the workshop is open. */
 export interface LastLook {
