@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import { expect, field, test, type } from './jorrit';
 import { LONG } from './tiers';
+import { within } from './within';
 
 test(
   'a class is planned from a piece: kits by the head, with spares, and an adult where children could be hurt',
@@ -53,7 +54,7 @@ test('kits that are packed are off the shelf, and what comes back unused is on i
   const left = field(page, 'On the shelf');
   const grams = async (): Promise<number> => Number.parseFloat(await left.inputValue());
   const full = await grams();
-  await page.goto('/classes/class-fern');
+  await within(page, '/classes/class-fern');
   await page.getByRole('button', { name: 'Add a part' }).click();
   await page
     .getByRole('combobox', { name: 'Part', exact: true })
@@ -61,12 +62,12 @@ test('kits that are packed are off the shelf, and what comes back unused is on i
   await type(page, 'In each', '0.5');
   await page.getByRole('button', { name: 'The kits are packed' }).click();
   await expect(page.getByText(/11 kits were packed on/)).toBeVisible();
-  await page.goto('/shelf/wool-kelp');
+  await within(page, '/shelf/wool-kelp');
   // Eleven kits of forty grams.
   await expect.poll(grams).toBeCloseTo(full - 440, 1);
-  await page.goto('/classes/class-fern');
+  await within(page, '/classes/class-fern');
   await type(page, 'Kits that came back unused', '3');
-  await page.goto('/parts');
+  await within(page, '/parts');
   const cord = page
     .getByRole('list', { name: 'Parts' })
     .getByRole('listitem')
@@ -75,8 +76,8 @@ test('kits that are packed are off the shelf, and what comes back unused is on i
     });
   // 18 m, less eleven halves, and three halves back.
   await expect(cord.getByRole('textbox', { name: 'On the shelf' })).toHaveValue('14');
-  await page.goto('/shelf/wool-kelp');
+  await within(page, '/shelf/wool-kelp');
   await expect.poll(grams).toBeCloseTo(full - 320, 1);
-  await page.goto('/classes');
+  await within(page, '/classes');
   await expect(page.getByRole('list', { name: 'Classes' })).toContainText('held');
 });

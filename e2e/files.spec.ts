@@ -2,6 +2,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { field, SAMPLE, clearedWorkshop, expect, test, pieceAct } from './jorrit';
 import { LONG } from './tiers';
+import { within } from './within';
 
 const saved = async (page: Page, click: () => Promise<void>): Promise<string> => {
   const [download] = await Promise.all([page.waitForEvent('download'), click()]);
@@ -27,7 +28,7 @@ test('the workshop goes out to a file and into another browser, and is the same 
   await readIn(elsewhere, info.outputPath('workshop.json'), out);
   await expect(elsewhere.getByText(`Opened: ${SAMPLE.records} new`)).toBeVisible();
   expect(content(await saveWorkshop(elsewhere))).toBe(content(out));
-  await elsewhere.goto('/pieces/sample-kelp-cosy/bench');
+  await within(elsewhere, '/pieces/sample-kelp-cosy/bench');
   await expect(elsewhere.getByText('480 rolls')).toBeVisible();
   await elsewhere.close();
 });
@@ -83,26 +84,24 @@ test('clearing the sample can be undone', LONG, async ({ page }) => {
 test('a day can be gone back to, one piece of it as well, and that undone', async ({ page }) => {
   await page.goto('/pieces/sample-fern-mat/plan');
   await field(page, 'Name of the piece').fill('Fern mat, as it was');
-  await page.waitForTimeout(5000);
-  await page.goto('/file');
   const days = page.getByRole('region', { name: 'Days to go back to' });
   // At the first change of a day, a moment after it: the view is asked anew until it is there.
   await expect(async () => {
-    await page.goto('/rack');
-    await page.goto('/file');
+    await within(page, '/rack');
+    await within(page, '/file');
     await expect(days.getByRole('button')).toHaveCount(1, { timeout: 1000 });
   }).toPass({ timeout: 30_000 });
-  await page.goto('/pieces/sample-fern-mat/plan');
+  await within(page, '/pieces/sample-fern-mat/plan');
   await field(page, 'Name of the piece').fill('Spoilt by a slip');
-  await page.goto('/pieces/sample-lamp-band/plan');
+  await within(page, '/pieces/sample-lamp-band/plan');
   await field(page, 'Name of the piece').fill('Another change, to be kept');
-  await page.goto('/file');
+  await within(page, '/file');
   await days.getByRole('button').click();
   const asked = page.getByRole('region', { name: 'What to take' });
   await asked.getByRole('checkbox', { name: /Fern mat, as it was/ }).check();
   await asked.getByRole('button', { name: 'Take 1' }).click();
   await expect(page.getByText(/^Opened: 0 new, 1 updated/)).toBeVisible();
-  await page.goto('/');
+  await within(page, '/');
   await expect(page.getByRole('link', { name: /Fern mat, as it was/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Another change, to be kept/ })).toBeVisible();
 });

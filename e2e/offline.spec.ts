@@ -122,20 +122,20 @@ test('installed once, it opens with no server, as strict: every view, its worker
     await expect(offline.getByText('could not be shown'), path).toHaveCount(0);
   }
   // Workers: the schedule, the forecast of the bench, the record.
-  await offline.goto(`${at}/schedule`);
+  await within(offline, '/schedule');
   await expect(offline.getByRole('list', { name: 'Days' })).toBeVisible();
-  await offline.goto(`${at}/pieces/sample-kelp-cosy/template`);
+  await within(offline, '/pieces/sample-kelp-cosy/template');
   const pdf = offline.waitForEvent('download');
   await offline.getByRole('button', { name: /PDF/ }).first().click();
   expect((await readFile(await (await pdf).path())).subarray(0, 5).toString()).toBe('%PDF-');
-  await offline.goto(`${at}/file`);
+  await within(offline, '/file');
   const file = offline.waitForEvent('download');
   await offline.getByRole('button', { name: 'Save to a file' }).click();
   expect(JSON.parse(await readFile(await (await file).path(), 'utf8'))).toMatchObject({
     format: 'jorrit-workshop',
   });
   // What is typed is kept.
-  await offline.goto(`${at}/pieces/sample-fern-mat/plan`);
+  await within(offline, '/pieces/sample-fern-mat/plan');
   await offline
     .getByRole('textbox', { name: 'Name of the piece', exact: true })
     .fill('Typed without a server');

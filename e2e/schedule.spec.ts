@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { clearedWorkshop, expect, field, pieceAct, test, type } from './jorrit';
 import { LONG } from './tiers';
+import { within } from './within';
 
 const days = (page: Page) => page.getByRole('list', { name: 'Days' });
 const day = (ahead: number): string => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
@@ -210,9 +211,9 @@ test('whether the slippers will be dry by the birthday: one piece promised by a 
   page,
 }) => {
   await clearedWorkshop(page);
-  await page.goto('/schedule');
+  await within(page, '/schedule');
   await expect(page.getByText('Nothing to lay in yet.')).toBeVisible();
-  await page.goto('/new');
+  await within(page, '/new');
   await page
     .getByRole('button', { name: /slipper/i })
     .first()
@@ -222,8 +223,7 @@ test('whether the slippers will be dry by the birthday: one piece promised by a 
   await expect(page.getByRole('status')).toContainText(/to be ready by/);
   await page.getByRole('link', { name: 'Schedule', exact: true }).click();
   await expect(days(page)).toContainText(/Lay: 2 × |Lay: /);
-  await page.goto('/');
-  await page.goto('/orders');
+  await within(page, '/orders');
   await expect(page.getByRole('list', { name: 'Promised' })).toContainText('gift');
 });
 

@@ -143,10 +143,10 @@ test('first start shows the sample workshop; once cleared it stays away', async 
       .first(),
   ).toBeVisible();
   await expect(page.getByRole('main').locator('a[href^="/pieces/"]')).toHaveCount(SAMPLE.pieces);
-  await page.goto('/file');
+  await within(page, '/file');
   await page.getByRole('button', { name: 'Clear the sample' }).click();
   await expect(page.getByText('The sample is cleared.').first()).toBeVisible();
-  await page.goto('/');
+  await within(page, '/');
   await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('heading', { name: 'The table is empty.' })).toBeVisible();

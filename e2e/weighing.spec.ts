@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
 import { begin, expect, field, stage, test, type, pieceAct } from './jorrit';
 import { LONG } from './tiers';
+import { within } from './within';
 
 const WANTED = 'pile-wanted';
 const piles = (page: Page) =>
@@ -22,15 +23,15 @@ test('piles are weighed one by one, what is over is shared out, and the shelf go
   await expect(piles(page).nth(0)).toContainText('✓ 13 g !');
   await expect(page.getByTestId(WANTED)).toHaveText('9 g');
   await expect(piles(page).nth(2)).toContainText('8 g');
-  await page.goto('/shelf/wool-kelp');
+  await within(page, '/shelf/wool-kelp');
   await expect(field(page, 'On the shelf')).toHaveValue('627.0');
   // A pile on the scale is no work on the felt: the bench still begins at the beginning.
-  await page.goto('/pieces/sample-fern-mat/bench');
+  await within(page, '/pieces/sample-fern-mat/bench');
   await expect(page.getByRole('region', { name: 'Laying' })).toContainText('Lay layer 1 of 4');
   await stage(page, 'Wool').click();
   await page.getByRole('button', { name: 'Undo the last weighing' }).click();
   await expect(page.getByTestId(WANTED)).toHaveText('10 g');
-  await page.goto('/shelf/wool-kelp');
+  await within(page, '/shelf/wool-kelp');
   await expect(field(page, 'On the shelf')).toHaveValue('640.0');
 });
 

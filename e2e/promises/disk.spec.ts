@@ -74,41 +74,43 @@ const fill = (path: string): void => {
   }
 };
 
-test('a disk that fills up while one taps: what was shown as kept is kept, and no more', async ({
-  baseURL,
-}, info) => {
-  const times = rounds(1, 20);
-  test.setTimeout(60_000 + times * 60_000);
-  const random = seeded(3);
-  let [shown, waited] = [0, 0];
-  for (let round = 0; round < times; round += 1) {
-    const disk = smallDisk();
-    test.skip(disk === null, 'this machine lets no small disk be made');
-    if (!disk) return;
-    const filler = join(disk.path, 'filler');
-    const first = await startBrowser(join(disk.path, 'profile'));
-    await first.page.goto(`${baseURL}${BENCH}`);
-    const rolls = first.page.locator('figcaption');
-    await expect(rolls).toContainText(/^480 rolls/);
-    await tap(first.page);
-    fill(filler);
-    for (let i = 0; i < 6; i += 1) await tap(first.page).catch(() => undefined);
-    await pause(2000 * random());
-    const acknowledged = parseInt((await rolls.textContent()) ?? '', 10);
-    const text = await waits(first.page).allTextContents();
-    const waiting = parseInt(/Not kept yet: (\d+)/.exec(text.join(' '))?.[1] ?? '0', 10);
-    await first.kill();
-    rmSync(filler);
-    const again = await startBrowser(join(disk.path, 'profile'));
-    await again.page.goto(`${baseURL}${BENCH}`);
-    await expect(again.page.locator('figcaption')).toContainText(/rolls/);
-    const found = parseInt((await again.page.locator('figcaption').textContent()) ?? '', 10);
-    await again.kill();
-    disk.gone();
-    expect(found, `round ${round}`).toBeGreaterThanOrEqual(acknowledged);
-    expect(found, `round ${round}`).toBeLessThanOrEqual(acknowledged + 30 * waiting);
-    shown += (acknowledged - 480) / 30;
-    waited += waiting;
-  }
-  measured(info, `${times} full disks, ${shown} sets shown as kept and kept, ${waited} said to wait`);
-});
+test(
+  'a disk that fills up while one taps: what was shown as kept is kept, and no more',
+  LONG,
+  async ({ baseURL }, info) => {
+    const times = rounds(1, 20);
+    test.setTimeout(60_000 + times * 60_000);
+    const random = seeded(3);
+    let [shown, waited] = [0, 0];
+    for (let round = 0; round < times; round += 1) {
+      const disk = smallDisk();
+      test.skip(disk === null, 'this machine lets no small disk be made');
+      if (!disk) return;
+      const filler = join(disk.path, 'filler');
+      const first = await startBrowser(join(disk.path, 'profile'));
+      await first.page.goto(`${baseURL}${BENCH}`);
+      const rolls = first.page.locator('figcaption');
+      await expect(rolls).toContainText(/^480 rolls/);
+      await tap(first.page);
+      fill(filler);
+      for (let i = 0; i < 6; i += 1) await tap(first.page).catch(() => undefined);
+      await pause(2000 * random());
+      const acknowledged = parseInt((await rolls.textContent()) ?? '', 10);
+      const text = await waits(first.page).allTextContents();
+      const waiting = parseInt(/Not kept yet: (\d+)/.exec(text.join(' '))?.[1] ?? '0', 10);
+      await first.kill();
+      rmSync(filler);
+      const again = await startBrowser(join(disk.path, 'profile'));
+      await again.page.goto(`${baseURL}${BENCH}`);
+      await expect(again.page.locator('figcaption')).toContainText(/rolls/);
+      const found = parseInt((await again.page.locator('figcaption').textContent()) ?? '', 10);
+      await again.kill();
+      disk.gone();
+      expect(found, `round ${round}`).toBeGreaterThanOrEqual(acknowledged);
+      expect(found, `round ${round}`).toBeLessThanOrEqual(acknowledged + 30 * waiting);
+      shown += (acknowledged - 480) / 30;
+      waited += waiting;
+    }
+    measured(info, `${times} full disks, ${shown} sets shown as kept and kept, ${waited} said to wait`);
+  },
+);

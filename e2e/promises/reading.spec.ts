@@ -6,7 +6,7 @@ import { LONG } from '../tiers';
 const FILE = new URL('../../fixtures/build-1/workshop.json', import.meta.url).pathname;
 
 const saveTo = async (page: Page, path: string): Promise<void> => {
-  await page.goto('/file');
+  if (!page.url().endsWith('/file')) await page.goto('/file');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save to a file' }).click(),

@@ -110,7 +110,7 @@ test('from a tap to the next paint at a quarter of the speed', async ({ page }, 
   await page.goto(`/pieces/${PIECE}/bench`);
   await expect(page.locator('figcaption')).toContainText(`${ROLLS} rolls`);
   const cdp = await page.context().newCDPSession(page);
-  const taps = rounds(4, 15);
+  const taps = rounds(2, 15);
   const waited: number[] = [];
   for (let i = 1; i <= taps; i += 1) {
     await page.getByRole('radio', { name: 'Roll', exact: true }).click();

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, field, SAMPLE, test } from '../jorrit';
 import { LONG } from '../tiers';
+import { within } from '../within';
 
 const clearDatabase = async (page: Page, origin: string): Promise<void> => {
   const cdp = await page.context().newCDPSession(page);
@@ -16,7 +17,7 @@ test('a workshop that the browser lost is told, and never replaced by the sample
   await page.goto('/pieces/sample-ferry-pad/plan');
   await field(page, 'Name of the piece').fill('My own pad');
   await page.keyboard.press('Tab');
-  await page.goto('/file');
+  await within(page, '/file');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save to a file' }).click(),
@@ -32,7 +33,7 @@ test('a workshop that the browser lost is told, and never replaced by the sample
   await alerts(page).getByRole('link', { name: 'Open a file' }).click();
   await page.getByLabel('Choose a file').setInputFiles(info.outputPath('kept.json'));
   await expect(page.getByText(new RegExp(`^Opened: ${SAMPLE.records} new`))).toBeVisible();
-  await page.goto('/');
+  await within(page, '/');
   await expect(page.getByRole('link', { name: /My own pad/ })).toBeVisible();
   await expect(alerts(page)).toHaveCount(0);
 });

@@ -10,7 +10,7 @@ import { useRackBell } from '../session/useRackBell';
 import { useUndo } from '../session/useUndo';
 import { useWorkshop } from '../session/workshop';
 import { useWaiting } from '../session/useBench';
-import { dismissLost } from '../session/keepMarker';
+import { dismissLost, useLostDealtWith } from '../session/keepMarker';
 import type { Marker } from '../session/marker';
 import { localDay } from '../session/clock';
 import { ISSUES, issueText } from '../words/issues';
@@ -191,12 +191,8 @@ const NewVersionLine = () => {
 /** Told when the browser has lost a workshop of the felter's own, until it is read in again or a new one is begun. */
 const LostLine = ({ lost }: { readonly lost: Marker | null }) => {
   const workshop = useWorkshop();
-  const [isTold, setTold] = useState(false);
-  if (!lost || isTold) return null;
-  const done = (): void => {
-    dismissLost(workshop);
-    setTold(true);
-  };
+  const isDealtWith = useLostDealtWith();
+  if (!lost || isDealtWith) return null;
   const { message, cause, remedy } = ISSUES.STORE_LOST;
   return (
     <div
@@ -210,7 +206,7 @@ const LostLine = ({ lost }: { readonly lost: Marker | null }) => {
       <Link to="/file" className={buttonClass('main', 'dry')}>
         Open a file
       </Link>
-      <Button onClick={done}>Start fresh</Button>
+      <Button onClick={() => dismissLost(workshop)}>Start fresh</Button>
     </div>
   );
 };

@@ -13,6 +13,7 @@ import { woolKind } from '../records/wool';
 import { sampleWorkshop } from '../sample/sampleWorkshop';
 import { readWorkshop, readWorkshopText } from './readWorkshop';
 import { onePiece, workshopText, writeWorkshop } from './writeWorkshop';
+import { tries } from '../core/numeric/testing/tries';
 
 const NOW = '2026-03-01T10:00:00.000Z';
 const SAMPLE = sampleWorkshop(NOW);
@@ -131,10 +132,10 @@ describe('the workshop file', () => {
     expect(code(latin)).toBe('FILE_NOT_TEXT');
   });
 
-  it('answers to a hundred thousand faults, and to any depth, without a throw', () => {
+  it('answers to many thousand faults, and to any depth, without a throw', () => {
     const many = JSON.stringify({
       ...z.record(z.string(), z.unknown()).parse(JSON.parse(TEXT)),
-      entries: Array.from({ length: 200_000 }, () => ({ version: 4 })),
+      entries: Array.from({ length: tries(20_000, 200_000) }, () => ({ version: 4 })),
     });
     expect(refusal(readWorkshopText(many)).length).toBeLessThanOrEqual(200);
     const deep = TEXT.replace('"notes": ""', `"notes": ${'['.repeat(100_000)}${']'.repeat(100_000)}`);

@@ -1,5 +1,6 @@
+import { useQuery } from '@tanstack/react-query';
 import { type Marker, readMarker, writeMarker } from './marker';
-import type { Workshop } from './workshop';
+import { useWorkshop, type Workshop } from './workshop';
 
 /** The marker says to the minute when something of the felter's own was last kept. */
 const EVERY_MS = 60_000;
@@ -25,8 +26,22 @@ export const keepMarker = ({ store, notes, nowIso, clock }: Workshop, opened: Ma
   });
 };
 
-/** Takes note that a lost workshop was told of, and that a new one begins. */
-export const dismissLost = ({ notes }: Workshop): void => {
+const LOST_DEALT_WITH = ['lost', 'dealt with'] as const;
+
+/** Takes note that a lost workshop was told of: a new one begins, or it was read in again. Wherever it is told, it is told no more. */
+export const dismissLost = ({ notes, client }: Workshop): void => {
   const marker = readMarker(notes);
   if (marker) writeMarker(notes, { ...marker, lostAt: null });
+  client.setQueryData(LOST_DEALT_WITH, true);
+};
+
+/** Whether a lost workshop was told of and dealt with. */
+export const useLostDealtWith = (): boolean => {
+  const { notes } = useWorkshop();
+  return useQuery({
+    queryKey: LOST_DEALT_WITH,
+    queryFn: () => readMarker(notes)?.lostAt === null,
+    initialData: false,
+    staleTime: Infinity,
+  }).data;
 };

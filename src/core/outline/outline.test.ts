@@ -153,6 +153,7 @@ describe('fold-over', () => {
       c,
       21,
       p => isIn(p, c) || c.some((a, i) => away(p, a, c[(i + 1) % c.length] ?? a) <= 20),
+      1,
     );
     expect(wool.length).toBe(2);
     expect(areaOfParts(wool) / expected).toBeCloseTo(1, 3);

@@ -15,6 +15,7 @@ import { rehearse } from './rehearse';
 import { foamSeen, litPlaces, tested } from './senses';
 import { shapeNow } from './sharesNow';
 import { roll, wet } from './testing/acts';
+import { tries } from '../numeric/testing/tries';
 
 const planCalled = (title: string) => {
   const kind = FORM_KINDS.find(k => k.title === title);
@@ -49,9 +50,9 @@ describe('the hidden layout', () => {
     expect(new Set(Array.from({ length: 40 }, (_, s) => tidy(s))).size).toBe(3);
   });
 
-  it('a tidy hand’s has fewer pale spots than a hasty one’s scattering, over eight layouts', () => {
+  it('a tidy hand’s has fewer pale spots than a hasty one’s scattering, over some layouts', () => {
     const spots = (isScattered: boolean): number =>
-      Array.from({ length: 8 }, (_, s) => {
+      Array.from({ length: tries(4, 8) }, (_, s) => {
         const ask = hiddenLayout(rectangle, hidden(s), { ...HAND, isScattered });
         return ask ? paleSpots({ ...ask, ...simulateLayout(ask), foldOverMm: 0 }).length : 0;
       }).reduce((a, b) => a + b, 0);
