@@ -43,4 +43,19 @@ describe('a new value for a view of several parts', () => {
     rerender(<Parts value="b" parts={1} />);
     expect(shown()).toBe('b');
   });
+
+  it('takes no frame for a part that shows the same of both', async () => {
+    // Each part shows its own letter.
+    const Letters = ({ value }: { readonly value: string }) => {
+      const of = useGradually(value, 3, (was, now, part) => was[part] === now[part]);
+      return <p>{[0, 1, 2].map(part => of(part)[part]).join('')}</p>;
+    };
+    const { rerender } = render(<Letters value="abc" />);
+    rerender(<Letters value="abx" />);
+    expect(shown()).toBe('abc');
+    await aTask();
+    expect(shown()).toBe('abx');
+    rerender(<Letters value="zbx" />);
+    expect(shown()).toBe('zbx');
+  });
 });

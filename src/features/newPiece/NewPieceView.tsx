@@ -49,7 +49,7 @@ const TILES: readonly Tile[] = FORM_KINDS.flatMap(kind =>
 );
 
 /** Forms that come back at once when fewer letters ask for them. */
-const TILES_A_FRAME = 5;
+const TILES_A_FRAME = 3;
 
 /** By what they are for, each with its place among all that are shown. */
 const GROUPED = GROUPS.map(([group, title]) => ({

@@ -8,10 +8,21 @@ import { BlockInHand } from './Block';
 import type { Carried, Dropped } from './carry';
 import { Carrying } from './Carrying';
 import { Day, type DayWays } from './Day';
-import { axisOf, type BlockOfDay, blockKey, type DayRow, hourOf, STEP_MIN } from './dayRows';
+import { type Axis, axisOf, type BlockOfDay, blockKey, type DayRow, hourOf, STEP_MIN } from './dayRows';
 
 /** So many days are shown at first. */
 const SHOWN = 14;
+
+interface Drawn {
+  readonly rows: readonly DayRow[];
+  readonly axis: Axis;
+}
+/** Of each day first its hours and then its lines; what is in the hand is the last part, and is told of every plan. */
+const isAlike = (was: Drawn, now: Drawn, part: number): boolean => {
+  const day = Math.floor(part / 2);
+  const isLine = part % 2 === 1;
+  return was.rows[day] !== undefined && was.rows[day] === now.rows[day] && (isLine || was.axis === now.axis);
+};
 
 /** Days one under the other, each on the same axis of hours. */
 export const Days = memo(
@@ -31,8 +42,9 @@ export const Days = memo(
     const shown = useMemo(() => (isAll ? rows : rows.slice(0, SHOWN)), [isAll, rows]);
     const axis = useShared(useMemo(() => axisOf(shown), [shown]));
     const drawnIn = useGradually(
-      useMemo(() => ({ rows, axis }), [rows, axis]),
-      shown.length,
+      useMemo(() => ({ rows, axis, laid }), [rows, axis, laid]),
+      2 * shown.length + 1,
+      isAlike,
     );
     const dropped = ({ block, day, across }: Dropped): void => {
       const minutes = across * (axis.to - axis.from) * 60;
@@ -58,20 +70,23 @@ export const Days = memo(
         </div>
         <Carrying
           blockOf={key => shown.flatMap(r => r.blocks).find(b => blockKey(b) === key)}
-          laid={laid}
+          // What is in the hand stays until its day has been drawn, whichever it is.
+          laid={drawnIn(2 * shown.length).laid}
           onCarry={setCarried}
           onTap={ways.onSelect}
           onDrop={dropped}
           inHand={carried && <BlockInHand block={carried.block} isSelected />}
         >
           {shown.map((now, i) => {
-            const drawn = drawnIn(i);
-            const row = drawn.rows.find(r => r.day === now.day) ?? now;
+            const [lane, list] = [drawnIn(2 * i), drawnIn(2 * i + 1)];
+            const rowOf = (of: Drawn): DayRow => of.rows.find(r => r.day === now.day) ?? now;
+            const row = rowOf(lane);
             return (
               <Day
                 key={row.day}
                 row={row}
-                axis={drawn.axis}
+                axis={lane.axis}
+                listed={rowOf(list)}
                 selected={row.blocks.some(b => b.task.id === selected) ? selected : null}
                 held={row.blocks.some(b => blockKey(b) === heldKey) ? heldKey : null}
                 isOver={carried?.day === row.day}

@@ -14,14 +14,16 @@ import { Button, buttonClass } from '../../ui/Button';
 import { afterwards } from '../../ui/afterwards';
 import { Choice } from '../../ui/Choice';
 import { Select } from '../../ui/Select';
+import { useGradually } from '../../ui/useGradually';
 import { useSteady } from '../../ui/useSteady';
 import { useTitle } from '../../ui/useTitle';
 import { Why } from '../../ui/Why';
 import { issueText } from '../../words/issues';
-import { breakWords, lengthWords, taskWords } from '../../words/schedule';
+import { lengthWords, taskWords } from '../../words/schedule';
 import { Days } from './Days';
 import { blockKey, type BlockOfDay, dayRows } from './dayRows';
 import { SelectedTask } from './SelectedTask';
+import { Troubles } from './Troubles';
 import { usePutting } from './usePutting';
 
 const MINUTE_MS = 60_000;
@@ -136,6 +138,9 @@ const useCalendar = () => {
   };
 };
 
+/** What a new plan shows in, a frame after one another. */
+const PARTS = ['days', 'chosen', 'today'] as const;
+
 const Empty = () => (
   <p className="max-w-prose text-lg">
     Nothing to lay in yet. Plan a piece, or promise something by a day under{' '}
@@ -175,8 +180,12 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
       return dayRows(planned, { workplace: book.workplace, classes: classTimes(book), colourOf });
     }, [planned, book, lines, wools]),
   );
-  const selected = rows.flatMap(r => r.blocks).find(b => b.task.id === chosen);
-  const told = planned.breaks.filter(b => b.is !== 'late');
+  const seenIn = useGradually(
+    useMemo(() => ({ rows, planned }), [rows, planned]),
+    PARTS.length,
+  );
+  const [beside, above] = [seenIn(PARTS.indexOf('chosen')), seenIn(PARTS.indexOf('today'))];
+  const selected = beside.rows.flatMap(r => r.blocks).find(b => b.task.id === chosen);
   const { nowMs } = planned;
   const onSelect = useCallback((b: BlockOfDay): void => setChosen(b.task.id), []);
   const onPut = useCallback(
@@ -225,29 +234,14 @@ const Laid = ({ schedule, planned }: { readonly schedule: Schedule; readonly pla
           </p>
         </Why>
       </div>
-      {book.workplace.direction === 'late' && planned.shortMin > 0 && (
-        <p role="status" className="font-semibold text-wanted">
-          To be in time it should have begun {lengthWords(planned.shortMin)} ago. It is laid in from now on.
-        </p>
-      )}
-      {planned.unplaced.length > 0 && (
-        <p role="status" className="font-semibold text-wanted">
-          No place in your hours for: {planned.unplaced.slice(0, 4).map(nameOf).join('; ')}
-          {planned.unplaced.length > 4 && ` and ${planned.unplaced.length - 4} more`}.
-        </p>
-      )}
-      {told.slice(0, 6).map((b, i) => (
-        <p key={i} role="status" className="text-wanted">
-          {nameOf(b.id)}: {breakWords(b, nameOf)}
-        </p>
-      ))}
-      <Today blocks={rows[0]?.blocks ?? NONE} toOf={toOf} />
+      <Troubles planned={above.planned} isLate={book.workplace.direction === 'late'} nameOf={nameOf} />
+      <Today blocks={above.rows[0]?.blocks ?? NONE} toOf={toOf} />
       <Promises promises={open.promises} ready={schedule.ready} orders={book.orders} projects={projects} />
       <Days rows={rows} laid={planned} selected={chosen} {...{ onSelect, onPut, onStep }} onLetGo={letGo} />
       {selected && (
         <SelectedTask
           block={selected}
-          breaks={planned.breaks.filter(b => b.id === selected.task.id)}
+          breaks={beside.planned.breaks.filter(b => b.id === selected.task.id)}
           nameOf={nameOf}
           to={toOf(selected.task.of)}
           onMove={minutes => onStep(selected, minutes)}
