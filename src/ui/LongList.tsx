@@ -18,7 +18,7 @@ const Item = ({ index, style, children, ref }: CustomItemComponentProps) => {
 const MOST_DRAWN = 40;
 
 /** Rows that come with one frame. */
-const ROWS_A_FRAME = 8;
+const ROWS_A_FRAME = 5;
 
 const Rows = <T,>({
   items,

@@ -1,8 +1,4 @@
 import { type MouseEvent, useCallback } from 'react';
-import type { ProposedAct } from '../../core/advice/proposedAct';
-import { controlOf } from '../../core/acts/act';
-import { unequalIn } from '../../core/log/pair';
-import { nowShare } from '../../core/forecast/progressNow';
 import type { Plan } from '../../core/plan/makePlan';
 import { type PieceContext, usePieceContext } from '../../session/pieceContext';
 import { type Bench, useBench } from '../../session/useBench';
@@ -12,7 +8,6 @@ import { Button } from '../../ui/Button';
 import { LastTime } from '../../ui/LastTime';
 import { useSteps } from '../../ui/useSteps';
 import { ActRow, Caution, GreatButton, HowItIsDone, Openers, RedoButton, UndoButton } from './Acts';
-import { RollsToGo } from './RollsToGo';
 import { BenchFrame } from './BenchFrame';
 import { BenchPanel } from './BenchPanel';
 import { BrokenOff } from './BrokenOff';
@@ -24,34 +19,15 @@ import { NextLine, NoForecast } from './NextLine';
 import { ManyStrip } from './ManyStrip';
 import { OpenFaults } from './OpenFaults';
 import { OthersOnBench } from './OthersOnBench';
+import { PieceNow } from './PieceNow';
 import { RecipeStrip } from './RecipeStrip';
 import { RestLine } from './RestLine';
-import { Outlines, Rose } from './Rose';
-import { GaugeStatus } from './GaugeStatus';
 import { type ActSelection, useActSelection, useBenchKeys } from './useActSelection';
 import { type BenchStatus, useBenchStatus } from './useBenchStatus';
 import { FinishActs, FinishControls, FinishGreat, FinishNext, FinishStage } from './FinishPanel';
 import { type FinishingProgress, useFinishing, useFinishKeys } from './useFinishing';
 import { type LayingProgress, useLayKeys, useLaying } from './useLaying';
 import { useSteadyTap } from './useSteadyTap';
-
-/** What was done so far, in the unit of the way: rolls, or minutes. */
-const doneWords = (state: BenchStatus['state'], { way }: BenchStatus) => {
-  const minutes = way.acts.reduce(
-    (sum, kind) => sum + (controlOf(kind)?.unit === 'min' ? (state.done[kind] ?? 0) : 0),
-    0,
-  );
-  const [figure, unit] =
-    way.shrink.kind === 'roll' ? [state.rolls, 'rolls'] : [Math.round(10 * minutes) / 10, 'min'];
-  return (
-    <>
-      <span className="text-3xl font-semibold">{figure}</span> {unit}
-    </>
-  );
-};
-
-const nextPetal = (acting: ActSelection, proposed: ProposedAct) =>
-  acting.act?.kind === 'roll' ? acting.act : proposed.act === 'roll' ? proposed : null;
 
 /** After a tap the focus is let go of, so that the next pedal press logs a set and does not press the tapped button again. */
 const letGoOfFocus = (e: MouseEvent): void => {
@@ -92,77 +68,14 @@ const Reminders = ({ context, plan, standing, acting, bench, laying }: BenchPart
   </>
 );
 
-/** The piece as it stands: its work by direction, its lines, and how much is left. */
-const PieceNow = ({
-  context,
-  plan,
-  standing,
-  acting,
-  isDrawn,
-}: BenchParts & { readonly isDrawn: boolean }) => {
-  const { state } = standing;
-  const throws = state.throws > 0 ? ` · ${state.throws} throws` : '';
-  return (
-    <div className="grid grid-cols-1 items-center gap-4 sm:grid-cols-2">
-      <figure className="order-last flex h-72 sm:order-none flex-col sm:h-[21rem] lg:h-[24rem]">
-        <div className="min-h-0 flex-1">
-          {!isDrawn ? null : standing.way.hasDirections ? (
-            <Rose
-              form={plan.form}
-              state={state}
-              faces={standing.legs}
-              hasBack={standing.way.hasBack ?? false}
-              next={nextPetal(acting, acting.proposed)}
-              now={nowShare(standing.forecast)}
-            />
-          ) : (
-            <Outlines form={plan.form} now={nowShare(standing.forecast)} />
-          )}
-        </div>
-        <figcaption className="text-center text-lg leading-none">
-          <span>
-            {doneWords(state, standing)}
-            {throws}
-          </span>
-          {standing.way.hasBack && state.rolls > 0 && (
-            <span className="block pt-1 text-sm text-chalk">Dark: front up. Pale: back up.</span>
-          )}
-        </figcaption>
-      </figure>
-      <div className="flex flex-col gap-3">
-        {/* Its room is kept while it is worked out: nothing moves under a hand. */}
-        <div className="min-h-24">
-          {standing.model && !plan.form.asItComes && <RollsToGo model={standing.model} />}
-        </div>
-        <GaugeStatus
-          forecast={standing.forecast}
-          units={context.settings.units}
-          model={standing.model}
-          openings={standing.openings}
-          hasTarget={!plan.form.asItComes}
-          unequal={
-            standing.many
-              ? null
-              : unequalIn(
-                  standing.forecast.gaugeProgress.map(s => s.gauge.id),
-                  state.now,
-                  context.piece.plan.pieces,
-                )
-          }
-        />
-      </div>
-    </div>
-  );
-};
-
 /** The bench while it is felted. Its parts come one after the other: the drawing in room that is kept for it, what stands below it last. */
 const FeltingStage = (parts: BenchParts) => {
-  const { context, standing, acting } = parts;
+  const { context, plan, standing, acting } = parts;
   const steps = useSteps(3);
   return (
     <>
       <Reminders {...parts} />
-      <PieceNow {...parts} isDrawn={steps > 1} />
+      <PieceNow context={context} plan={plan} standing={standing} acting={acting} isDrawn={steps > 1} />
       <Caution act={acting.act} />
       {steps > 2 && (
         <>

@@ -1,4 +1,4 @@
-import { memo, startTransition } from 'react';
+import { memo, startTransition, useMemo } from 'react';
 import { z } from 'zod';
 import type { GaugeProgress } from '../../core/forecast/forecast';
 import { isFelt } from '../../core/forms/fits';
@@ -12,6 +12,7 @@ import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import { readingQuestion } from '../../core/advice/readingQuestion';
 import { HOW_TO_MEASURE, questionWords } from '../../words/readings';
 import { Button } from '../../ui/Button';
+import { useGradually } from '../../ui/useGradually';
 import { useSteady } from '../../ui/useSteady';
 import { useSteps } from '../../ui/useSteps';
 import { GreatPlace, UndoPlace } from './BenchFrame';
@@ -29,8 +30,10 @@ const DraftSchema = z.object({
 type Draft = z.infer<typeof DraftSchema>;
 
 /** The piece as laid, with the line that is measured now lit. */
-const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string }) => {
-  const scene = pieceScene(form, { foldOverMm: 0 });
+const LitGauge = memo(({ form, lit: asked }: { readonly form: FormPlan; readonly lit: string }) => {
+  const scene = useMemo(() => pieceScene(form, { foldOverMm: 0 }), [form]);
+  // A frame after the question.
+  const lit = useGradually(asked, 2)(1);
   const { minX, minY, maxX, maxY } = scene.box;
   const around = 0.06 * Math.max(maxX - minX, maxY - minY);
   const box = `${minX - around} ${minY - around} ${maxX - minX + 2 * around} ${maxY - minY + 2 * around}`;
@@ -51,7 +54,8 @@ const LitGauge = ({ form, lit }: { readonly form: FormPlan; readonly lit: string
       ))}
     </svg>
   );
-};
+});
+LitGauge.displayName = 'LitGauge';
 
 /** What the keys begin with: the last length; of a hole that was never measured what it is to have, of felt what the others say. */
 const offeredMm = ({ gauge, measured, nowMm }: GaugeProgress, all: readonly GaugeProgress[]): number => {

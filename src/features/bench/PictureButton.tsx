@@ -1,8 +1,9 @@
+import { memo } from 'react';
 import { usePictures } from '../../session/usePictures';
 import { Button, buttonClass } from '../../ui/Button';
 
 /** One tap: the device's own camera, or a file where it has none. While the picture is made ready a tap stops it. */
-export const PictureButton = (props: { readonly pieceId: string; readonly className: string }) => {
+export const PictureButton = memo((props: { readonly pieceId: string; readonly className: string }) => {
   const { take, progress } = usePictures(props.pieceId);
   if (progress)
     return (
@@ -32,4 +33,5 @@ export const PictureButton = (props: { readonly pieceId: string; readonly classN
       />
     </label>
   );
-};
+});
+PictureButton.displayName = 'PictureButton';

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { AXIS_WORDS } from '../../words/axes';
 import type { ModelAnswer } from '../../core/advice/modelAct';
 import type { RollRange } from '../../core/felting/forecastPiece';
@@ -11,7 +12,7 @@ const before = ({ ownShare, pieces }: ModelAnswer['learntFrom']): string =>
     : ', by general practice until you measure';
 
 /** How many more rolls each way. How likely it is to fit then stands behind “Why?”. */
-export const RollsToGo = ({ model }: { readonly model: ModelAnswer }) => {
+export const RollsToGo = memo(({ model }: { readonly model: ModelAnswer }) => {
   const { pieceForecast, hasDirections } = model;
   const { intensity, perUnit } = model;
   const isTimed = perUnit !== intensity;
@@ -52,4 +53,5 @@ export const RollsToGo = ({ model }: { readonly model: ModelAnswer }) => {
       )}
     </section>
   );
-};
+});
+RollsToGo.displayName = 'RollsToGo';

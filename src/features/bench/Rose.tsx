@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { BenchState } from '../../core/log/benchState';
 import type { Petal } from '../../core/acts/benchFold';
 import { ROLL_DIRECTIONS } from '../../core/acts/vocabulary';
@@ -58,7 +59,7 @@ const Middle = ({ form, now }: { readonly form: FormPlan; readonly now: RoseProp
 };
 
 /** The piece as it lies, where nothing is rolled in a direction: laid, now and target, to one scale. */
-export const Outlines = ({ form, now }: Pick<RoseProps, 'form' | 'now'>) => (
+export const Outlines = memo(({ form, now }: Pick<RoseProps, 'form' | 'now'>) => (
   <svg
     viewBox={`${-HUB - 10} ${-HUB - 10} ${2 * HUB + 20} ${2 * HUB + 20}`}
     className="h-full w-full"
@@ -67,13 +68,14 @@ export const Outlines = ({ form, now }: Pick<RoseProps, 'form' | 'now'>) => (
   >
     <Middle form={form} now={now} />
   </svg>
-);
+));
+Outlines.displayName = 'Outlines';
 
 /**
  * The rolling rose: rolls in each direction round a small plan of the piece. Face 1 grows to one side, face 2 to the
  * other; a single face grows to both; the petal to grow next is marked.
  */
-export const Rose = ({ form, state, faces, hasBack, next, now }: RoseProps) => {
+export const Rose = memo(({ form, state, faces, hasBack, next, now }: RoseProps) => {
   const most = Math.max(FULL, ...state.petals.map(p => p.rolls));
   const wording = ROLL_DIRECTIONS.map(
     d => `${d}°: ${faces.map(f => total(state.petals, d, f)).join(' and ')}`,
@@ -134,4 +136,5 @@ export const Rose = ({ form, state, faces, hasBack, next, now }: RoseProps) => {
       )}
     </svg>
   );
-};
+});
+Rose.displayName = 'Rose';
