@@ -217,6 +217,10 @@ const tasksOf = async (browserHere, path, acts) => {
     hasTouch: true,
   });
   const page = await context.newPage();
+  // A view that fell over has no long tasks.
+  const fallen = [];
+  page.on('pageerror', e => fallen.push(e.message));
+  page.on('console', m => m.type() === 'error' && fallen.push(m.text()));
   const url = `http://127.0.0.1:${PORT}`;
   await page.goto(`${url}/`);
   await page.waitForTimeout(1500);
@@ -231,6 +235,7 @@ const tasksOf = async (browserHere, path, acts) => {
   });
   const passedS = (performance.now() - before.atMs) / 1000;
   await context.close();
+  if (fallen.length > 0) throw new Error(`${path}: ${fallen[0]}`);
   return { tasks, lost: (lostS() - before.lost) / (passedS * availableParallelism()) };
 };
 

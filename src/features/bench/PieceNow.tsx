@@ -5,7 +5,6 @@ import { nowShare } from '../../core/forecast/progressNow';
 import { unequalIn } from '../../core/log/pair';
 import type { Plan } from '../../core/plan/makePlan';
 import type { PieceContext } from '../../session/pieceContext';
-import { useShared } from '../../session/useShared';
 import { useGradually } from '../../ui/useGradually';
 import { GaugeStatus } from './GaugeStatus';
 import { RollsToGo } from './RollsToGo';
@@ -45,8 +44,12 @@ export const PieceNow = (props: {
 }) => {
   const { context, plan, standing, acting } = props;
   const { state, forecast, model, openings } = standing;
-  const next = useShared(nextPetal(acting, acting.proposed));
-  const now = useShared(nowShare(forecast));
+  const { face = null, directionDeg = null } = nextPetal(acting, acting.proposed) ?? {};
+  const next = useMemo(
+    () => (face === null || directionDeg === null ? null : { face, directionDeg }),
+    [face, directionDeg],
+  );
+  const now = useMemo(() => nowShare(forecast), [forecast]);
   const drawnIn = useGradually(
     useMemo(
       () => ({ state, forecast, model, openings, next, now }),
