@@ -148,67 +148,71 @@ test('installed once, it opens with no server, as strict: every view, its worker
   await later.close();
 });
 
-test('a newer version waits: told in one line, not at the bench, not while another tab works; taken at a tap', async () => {
-  test.setTimeout(180_000);
-  const newer = await mkdtemp(join(tmpdir(), 'newer-'));
-  await cp(DIST, newer, { recursive: true });
-  const page2 = await readFile(join(newer, 'index.html'), 'utf8');
-  await writeFile(
-    join(newer, 'index.html'),
-    page2.replace('<title>Jorrit</title>', '<title>Jorrit</title><meta name="made" content="newer">'),
-  );
-  const worker = await readFile(join(newer, 'sw.js'), 'utf8');
-  // Another build: the page has another revision, and so has the worker that keeps it.
-  const next = worker
-    .replace(/(url:"\/index\.html",revision:")\w+/, '$1newerrevision00')
-    .replace(/(`\/index\.html`,revision:`)\w+/, '$1newerrevision00');
-  await writeFile(join(newer, 'sw.js'), next === worker ? `${worker}\n//newer` : next);
-
-  const old = await serve(DIST);
-  const at = `http://127.0.0.1:${old.port}`;
-  const context = await openProfile(newProfile());
-  const page = await context.newPage();
-  await page.goto(at);
-  await isKept(page);
-  await old.stop();
-  const server = await serve(newer, old.port);
-  await page.goto(`${at}/pieces/sample-kelp-cosy/bench`);
-  const line = page.getByText('A newer version of Jorrit is here.');
-  await expect
-    .poll(
-      () => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting?.state),
-      {
-        timeout: 40_000,
-      },
-    )
-    .toBe('installed');
-  // In the middle of a set nothing is said, and nothing changes.
-  await expect(line).toHaveCount(0);
-  await page.getByRole('link', { name: 'Back to the table' }).click();
-  await expect(line).toBeVisible();
-  const other = await context.newPage();
-  await other.goto(`${at}/shelf`);
-  await expect(other.getByRole('heading', { name: 'Shelf' })).toBeVisible();
-  await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect(page.getByText('Close the other tabs with Jorrit first').first()).toBeVisible();
-  // The other tab goes on, view by view, as it was.
-  await other.getByRole('link', { name: 'Record' }).click();
-  await expect(other.getByRole('heading', { name: 'Record' })).toBeVisible();
-  await other.close();
-  // Until the browser has let go of the lock that tab held.
-  const tabs = (): Promise<number> =>
-    page.evaluate(
-      async () =>
-        (await navigator.locks.query()).held?.filter(l => l.name?.startsWith('jorrit.tab.')).length ?? 0,
+test(
+  'a newer version waits: told in one line, not at the bench, not while another tab works; taken at a tap',
+  LONG,
+  async () => {
+    test.setTimeout(180_000);
+    const newer = await mkdtemp(join(tmpdir(), 'newer-'));
+    await cp(DIST, newer, { recursive: true });
+    const page2 = await readFile(join(newer, 'index.html'), 'utf8');
+    await writeFile(
+      join(newer, 'index.html'),
+      page2.replace('<title>Jorrit</title>', '<title>Jorrit</title><meta name="made" content="newer">'),
     );
-  await expect.poll(tabs).toBe(1);
-  await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect(page.locator('meta[name=made]')).toHaveCount(1);
-  await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
-  await expect(line).toHaveCount(0);
-  await context.close();
-  await server.stop();
-});
+    const worker = await readFile(join(newer, 'sw.js'), 'utf8');
+    // Another build: the page has another revision, and so has the worker that keeps it.
+    const next = worker
+      .replace(/(url:"\/index\.html",revision:")\w+/, '$1newerrevision00')
+      .replace(/(`\/index\.html`,revision:`)\w+/, '$1newerrevision00');
+    await writeFile(join(newer, 'sw.js'), next === worker ? `${worker}\n//newer` : next);
+
+    const old = await serve(DIST);
+    const at = `http://127.0.0.1:${old.port}`;
+    const context = await openProfile(newProfile());
+    const page = await context.newPage();
+    await page.goto(at);
+    await isKept(page);
+    await old.stop();
+    const server = await serve(newer, old.port);
+    await page.goto(`${at}/pieces/sample-kelp-cosy/bench`);
+    const line = page.getByText('A newer version of Jorrit is here.');
+    await expect
+      .poll(
+        () => page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.waiting?.state),
+        {
+          timeout: 40_000,
+        },
+      )
+      .toBe('installed');
+    // In the middle of a set nothing is said, and nothing changes.
+    await expect(line).toHaveCount(0);
+    await page.getByRole('link', { name: 'Back to the table' }).click();
+    await expect(line).toBeVisible();
+    const other = await context.newPage();
+    await other.goto(`${at}/shelf`);
+    await expect(other.getByRole('heading', { name: 'Shelf' })).toBeVisible();
+    await page.getByRole('button', { name: 'Use it now' }).click();
+    await expect(page.getByText('Close the other tabs with Jorrit first').first()).toBeVisible();
+    // The other tab goes on, view by view, as it was.
+    await other.getByRole('link', { name: 'Record' }).click();
+    await expect(other.getByRole('heading', { name: 'Record' })).toBeVisible();
+    await other.close();
+    // Until the browser has let go of the lock that tab held.
+    const tabs = (): Promise<number> =>
+      page.evaluate(
+        async () =>
+          (await navigator.locks.query()).held?.filter(l => l.name?.startsWith('jorrit.tab.')).length ?? 0,
+      );
+    await expect.poll(tabs).toBe(1);
+    await page.getByRole('button', { name: 'Use it now' }).click();
+    await expect(page.locator('meta[name=made]')).toHaveCount(1);
+    await expect(page.getByRole('heading', { name: 'On the table' })).toBeVisible();
+    await expect(line).toHaveCount(0);
+    await context.close();
+    await server.stop();
+  },
+);
 
 /** A host of plain files: nothing but what lies in the folder, and its 404 page for all else. */
 const servePlain = async (root: string): Promise<{ at: string; stop: () => Promise<void> }> => {

@@ -79,9 +79,9 @@ export const HandMixed = ({ wools }: { readonly wools: readonly Wool[] }) => {
               shown={showFigure(part.grams, 'mass', { units })}
               unit={homeUnit('mass', units)}
               read={reader('mass', units, { min: 0, max: 100_000 })}
-              onValue={grams => setParts(parts.map((p, k) => (k === i ? { ...p, grams } : p)))}
+              onValue={grams => setParts(was => was.map((p, k) => (k === i ? { ...p, grams } : p)))}
             />
-            <Button look="bare" onClick={() => setParts(parts.filter((_, k) => k !== i))}>
+            <Button look="bare" onClick={() => setParts(was => was.filter((_, k) => k !== i))}>
               Leave out
             </Button>
           </li>

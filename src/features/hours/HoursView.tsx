@@ -31,8 +31,9 @@ const Day = (props: { readonly workplace: Workplace; readonly day: number; reado
   const { workplace, day, change } = props;
   const name = WEEKDAYS[day] ?? '';
   const stretches = workplace.hours[day] ?? [];
-  const set = (next: Workplace['hours'][number]): void =>
-    change(w => ({ ...w, hours: w.hours.map((d, i) => (i === day ? next : d)) }), `hours of ${name}`);
+  // Of what they are by then: two changes may come quicker than they are drawn.
+  const set = (now: (was: Workplace['hours'][number]) => Workplace['hours'][number]): void =>
+    change(w => ({ ...w, hours: w.hours.map((d, i) => (i === day ? now(d) : d)) }), `hours of ${name}`);
   return (
     <li className="flex gap-x-4 border-b border-rim py-1">
       <span className="w-24 shrink-0 pt-1.5 font-semibold">{name}</span>
@@ -43,19 +44,19 @@ const Day = (props: { readonly workplace: Workplace; readonly day: number; reado
               hideLabel
               label={`${name}, from`}
               value={shownTime(s.from)}
-              onTime={from => from !== null && set(stretches.map((x, k) => (k === i ? { ...x, from } : x)))}
+              onTime={from => from !== null && set(was => was.map((x, k) => (k === i ? { ...x, from } : x)))}
             />
             –
             <TimeField
               hideLabel
               label={`${name}, to`}
               value={shownTime(s.to)}
-              onTime={to => to !== null && set(stretches.map((x, k) => (k === i ? { ...x, to } : x)))}
+              onTime={to => to !== null && set(was => was.map((x, k) => (k === i ? { ...x, to } : x)))}
             />
             <Button
               look="bare"
               aria-label={`Remove ${s.from} to ${s.to} on ${name}`}
-              onClick={() => set(stretches.filter((_, k) => k !== i))}
+              onClick={() => set(was => was.filter((_, k) => k !== i))}
             >
               <Sign of="close" />
             </Button>
@@ -66,7 +67,7 @@ const Day = (props: { readonly workplace: Workplace; readonly day: number; reado
           <Button
             look="bare"
             aria-label={`Add hours on ${name}`}
-            onClick={() => set([...stretches, { from: '19:00', to: '21:00' }])}
+            onClick={() => set(was => [...was, { from: '19:00', to: '21:00' }])}
           >
             + hours
           </Button>

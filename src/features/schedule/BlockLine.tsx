@@ -1,7 +1,8 @@
 import type { KeyboardEvent } from 'react';
 import { localTime } from '../../session/clock';
 import { lengthWords, taskWords } from '../../words/schedule';
-import { type BlockOfDay, STEP_MIN } from './dayRows';
+import { type BlockOfDay, blockKey, STEP_MIN } from './dayRows';
+import { useFocusFollows } from './useFocusFollows';
 
 const DAY_MIN = 24 * 60;
 
@@ -22,6 +23,7 @@ export const BlockLine = (props: {
 }) => {
   const { block } = props;
   const { task, startMs, endMs } = block;
+  const line = useFocusFollows(blockKey(block));
   const length = lengthWords((endMs - startMs) / 60_000);
   const onKey = (e: KeyboardEvent): void => {
     const minutes = KEYS[e.key];
@@ -33,7 +35,9 @@ export const BlockLine = (props: {
   const part = block.parts > 1 ? `, part ${block.part + 1} of ${block.parts}` : '';
   return (
     <button
+      ref={line}
       type="button"
+      data-line={blockKey(block)}
       onClick={props.onSelect}
       onKeyDown={onKey}
       aria-label={`${taskWords(task)}${part}, ${localTime(startMs)} to ${localTime(endMs)}, ${length}${block.isMoved ? ', put there by you' : ''}${block.isBroken ? ', breaks something' : ''}`}

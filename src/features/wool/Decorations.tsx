@@ -19,16 +19,17 @@ export const Decorations = (props: {
   readonly decorations: readonly Decoration[];
   readonly faces: number;
   readonly units: UnitSystem;
-  readonly onChange: (decorations: Decoration[]) => void;
+  /** What becomes of those that there are by then: two changes may come quicker than they are drawn. */
+  readonly onChange: (change: (was: readonly Decoration[]) => Decoration[]) => void;
 }) => {
   const { decorations, faces, units, onChange } = props;
   const { chance } = useWorkshop();
   const wools = useWools().filter(w => w.deletedAt === null || decorations.some(d => d.woolId === w.id));
   const change = (id: string, more: Partial<Decoration>): void =>
-    onChange(decorations.map(d => (d.id === id ? { ...d, ...more } : d)));
+    onChange(was => was.map(d => (d.id === id ? { ...d, ...more } : d)));
   const add = (): void =>
-    onChange([
-      ...decorations,
+    onChange(was => [
+      ...was,
       { id: chance.newId(), kind: 'motif', name: '', face: 1, first: false, woolId: null, grams: null },
     ]);
   return (
@@ -92,7 +93,7 @@ export const Decorations = (props: {
             <Button
               look="bare"
               aria-label={`Remove decoration ${i + 1}`}
-              onClick={() => onChange(decorations.filter(other => other.id !== d.id))}
+              onClick={() => onChange(was => was.filter(other => other.id !== d.id))}
             >
               Remove
             </Button>

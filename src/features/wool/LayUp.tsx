@@ -65,7 +65,11 @@ export const LayUp = (props: {
           decorations={laying.decorations}
           faces={faces}
           units={context.settings.units}
-          onChange={decorations => put({ decorations })}
+          onChange={now =>
+            context.change(p => ({ ...p, laying: { ...p.laying, decorations: now(p.laying.decorations) } }), {
+              label: 'how it is laid',
+            })
+          }
         />
       )}
       <HabitChoices

@@ -25,13 +25,11 @@ export const LayerColours = (props: {
   const wools = useWools().filter(w => w.deletedAt === null || piece.woolId === w.id);
   const parts = partsOf(piece.colours, layer, piece.woolId);
   const { units } = context.settings;
-  const put = (next: readonly LayerPart[], label: string): void =>
-    context.change(p => withLayer(p, layer, next), { label });
+  // Of what it is made of by then: two changes may come quicker than they are drawn.
+  const put = (now: (was: readonly LayerPart[]) => readonly LayerPart[], label: string): void =>
+    context.change(p => withLayer(p, layer, now(partsOf(p.colours, layer, p.woolId))), { label });
   const change = (i: number, more: Partial<LayerPart>): void =>
-    put(
-      parts.map((p, k) => (k === i ? { ...p, ...more } : p)),
-      'wool of a layer',
-    );
+    put(was => was.map((p, k) => (k === i ? { ...p, ...more } : p)), 'wool of a layer');
   return (
     <fieldset className="mb-3">
       <legend className="text-[13px] text-chalk">{capitalised(named)} is made of</legend>
@@ -60,12 +58,7 @@ export const LayerColours = (props: {
                 <Button
                   look="bare"
                   aria-label={`Leave wool ${i + 1} out of ${named}`}
-                  onClick={() =>
-                    put(
-                      parts.filter((_, k) => k !== i),
-                      'leave a wool out',
-                    )
-                  }
+                  onClick={() => put(was => was.filter((_, k) => k !== i), 'leave a wool out')}
                 >
                   Leave out
                 </Button>
@@ -78,7 +71,7 @@ export const LayerColours = (props: {
         <Button
           className="mt-1"
           onClick={() =>
-            put([...parts, { woolId: null, share: 1 / parts.length }], 'another wool in a layer')
+            put(was => [...was, { woolId: null, share: 1 / was.length }], 'another wool in a layer')
           }
         >
           Another wool in {props.name === undefined ? 'this layer' : `the ${props.name}`}
