@@ -102,6 +102,8 @@ test('a block is dragged to another day, stays there, and is let go by undo', as
   await page.goto('/schedule');
   const blocks = days(page).locator('[data-task]');
   await expect(blocks.nth(1)).toBeVisible();
+  // What was promised stands above the days: its answer comes later, and may move them.
+  await expect(page.getByText('Working it out …')).toHaveCount(0);
   const task = (await blocks.nth(1).getAttribute('data-task')) ?? '';
   const block = days(page).locator(`[data-task="${task}"]`).first();
   const two = days(page)
