@@ -23,7 +23,7 @@ export const BlockLine = (props: {
 }) => {
   const { block } = props;
   const { task, startMs, endMs } = block;
-  const line = useFocusFollows(blockKey(block));
+  const following = useFocusFollows(blockKey(block));
   const length = lengthWords((endMs - startMs) / 60_000);
   const onKey = (e: KeyboardEvent): void => {
     const minutes = KEYS[e.key];
@@ -35,9 +35,8 @@ export const BlockLine = (props: {
   const part = block.parts > 1 ? `, part ${block.part + 1} of ${block.parts}` : '';
   return (
     <button
-      ref={line}
+      {...following}
       type="button"
-      data-line={blockKey(block)}
       onClick={props.onSelect}
       onKeyDown={onKey}
       aria-label={`${taskWords(task)}${part}, ${localTime(startMs)} to ${localTime(endMs)}, ${length}${block.isMoved ? ', put there by you' : ''}${block.isBroken ? ', breaks something' : ''}`}

@@ -6,7 +6,7 @@ import { useFocusFollows } from './useFocusFollows';
 afterEach(cleanup);
 
 const Line = ({ of }: { readonly of: string }) => (
-  <button ref={useFocusFollows(of)} data-line={of} type="button">
+  <button {...useFocusFollows(of)} type="button">
     {of}
   </button>
 );

@@ -8,12 +8,15 @@ let left: { readonly key: string; readonly atMs: number } | null = null;
 
 /**
  * Keeps the focus with a line that moves from one list to another, whichever of the two is drawn first: whoever moves it by keys goes on with them.
- * @param key the same for the line in either list; stands on it as `data-line`
+ * @param key the same for the line in either list
+ * @returns what goes on its button
  */
-export const useFocusFollows = (key: string): RefObject<HTMLButtonElement | null> => {
-  const line = useRef<HTMLButtonElement>(null);
+export const useFocusFollows = (
+  key: string,
+): { readonly ref: RefObject<HTMLButtonElement | null>; readonly 'data-line': string } => {
+  const ref = useRef<HTMLButtonElement>(null);
   useLayoutEffect(() => {
-    const here = line.current;
+    const here = ref.current;
     const { activeElement, body } = document;
     const isStillThere = activeElement instanceof HTMLElement && activeElement.dataset['line'] === key;
     const isLost = activeElement === body && left?.key === key && performance.now() - left.atMs < SOON_MS;
@@ -22,5 +25,5 @@ export const useFocusFollows = (key: string): RefObject<HTMLButtonElement | null
       if (here && document.activeElement === here) left = { key, atMs: performance.now() };
     };
   }, [key]);
-  return line;
+  return { ref, 'data-line': key };
 };

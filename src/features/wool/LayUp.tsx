@@ -33,8 +33,8 @@ export const LayUp = (props: {
   const how = layMethodOf(form, way);
   const { build, faces } = how;
   const { laying, habits } = context.piece;
-  const put = (more: Partial<typeof laying>): void =>
-    context.change(p => ({ ...p, laying: { ...p.laying, ...more } }), { label: 'how it is laid' });
+  const put = (of: (was: typeof laying) => Partial<typeof laying>): void =>
+    context.change(p => ({ ...p, laying: { ...p.laying, ...of(p.laying) } }), { label: 'how it is laid' });
   const steps = laySteps({ ...how, layers, ...laying, habits });
   return (
     <div className="mb-4 flex flex-col gap-2">
@@ -45,7 +45,7 @@ export const LayUp = (props: {
             label="Before you turn it over"
             value={laying.order}
             options={LAY_ORDERS.map(value => ({ value, text: ORDER_WORDS[value] }))}
-            onChoose={order => put({ order })}
+            onChoose={order => put(() => ({ order }))}
           />
         </div>
       )}
@@ -56,7 +56,7 @@ export const LayUp = (props: {
             label="Fibre direction"
             value={laying.fibres}
             options={FIBRE_LAYS.map(value => ({ value, text: FIBRE_WORDS[value] }))}
-            onChoose={fibres => put({ fibres })}
+            onChoose={fibres => put(() => ({ fibres }))}
           />
         </div>
       )}
@@ -65,11 +65,7 @@ export const LayUp = (props: {
           decorations={laying.decorations}
           faces={faces}
           units={context.settings.units}
-          onChange={now =>
-            context.change(p => ({ ...p, laying: { ...p.laying, decorations: now(p.laying.decorations) } }), {
-              label: 'how it is laid',
-            })
-          }
+          onChange={now => put(was => ({ decorations: now(was.decorations) }))}
         />
       )}
       <HabitChoices
