@@ -17,7 +17,8 @@ import {
   ZERO,
 } from './feltingModel';
 import { evenPoints, normalQuantile } from './lowDiscrepancy';
-import { choleskyOf, type FeltingRecord, logLikelihood, likelihoodProblem } from './likelihood';
+import { choleskyOf, type FeltingRecord, likelihoodProblem } from './likelihood';
+import { logLikelihood } from './readings';
 import { CASES } from './testing/cases';
 import { simulatedPiece } from './simulatedPiece';
 

@@ -1,13 +1,8 @@
 import { inverse, Matrix } from 'ml-matrix';
 import { WAITS } from './feltingModel';
-import {
-  blunderChance,
-  type FeltingRecord,
-  type LikelihoodProblem,
-  likelihoodProblem,
-  type Particle,
-} from './likelihood';
-import { climb, information, linearised } from './mostLikely';
+import { type FeltingRecord, type LikelihoodProblem, likelihoodProblem, type Particle } from './likelihood';
+import { climb, nearTo } from './mostLikely';
+import { blunderChance } from './readings';
 import { draw, evenly, normalOf, type NormalMoments, type PosteriorDraws, refit } from './sampling';
 
 /** What is known of a piece after its measurings: worlds, each with its weight; the weights sum to 1. */
@@ -26,46 +21,82 @@ export interface Posterior {
   }>;
 }
 
+/** Felts of one kind: what is not known of them, and their draws. */
+interface Kind {
+  readonly problem: LikelihoodProblem;
+  readonly drawn: PosteriorDraws;
+}
+
 /** A chance to a hundredth or two is enough to doubt a reading by. */
 const DOUBTERS = 300;
 
-const doubtsOf = (problem: LikelihoodProblem, { points, weights }: PosteriorDraws): Posterior['doubts'] => {
-  const chances = new Float64Array(problem.readings);
-  const some = evenly(weights, DOUBTERS);
-  const d = problem.dimensions;
-  for (const n of some) {
-    const off = problem.residuals(points.subarray(n * d, (n + 1) * d));
-    for (let i = 0; i < off.length; i += 1) chances[i] = (chances[i] ?? 0) + blunderChance(off[i] ?? 0);
+/**
+ * Of each reading the chance that it was a blunder.
+ * @param weights of the worlds of all kinds, one kind after the other; they sum to 1
+ */
+const doubtsOf = (kinds: readonly [Kind, Kind], weights: Float64Array): Posterior['doubts'] => {
+  const times = new Uint16Array(weights.length);
+  for (const n of evenly(weights, DOUBTERS)) times[n] = (times[n] ?? 0) + 1;
+  const { places } = kinds[0].problem;
+  const chances = new Float64Array(places.length);
+  let before = 0;
+  for (const { problem, drawn } of kinds) {
+    const d = problem.dimensions;
+    const off = new Float64Array(problem.readings + problem.looks);
+    for (let n = 0; n < drawn.particles.length; n += 1) {
+      const share = (times[before + n] ?? 0) / DOUBTERS;
+      if (share === 0) continue;
+      problem.residuals(drawn.points.subarray(n * d, (n + 1) * d), off);
+      for (let i = 0; i < chances.length; i += 1)
+        chances[i] = (chances[i] ?? 0) + share * blunderChance(off[i] ?? 0);
+    }
+    before += drawn.particles.length;
   }
-  return problem.places.map((place, i) => ({ ...place, chance: (chances[i] ?? 0) / some.length }));
+  return places.map((place, i) => ({ ...place, chance: chances[i] ?? 0 }));
 };
 
-/** Points of the stages, as shares of the points that the answer rests on: two to learn the law from. */
-const STAGES = [0.11, 0.17] as const;
-const POINTS = 3000;
-/** How the points are shared between felts that start gently and those that wait. */
+/** Points of the stages that the law is learnt from, as shares of the points that the answer rests on. */
+const STAGES = [0.2, 0.4] as const;
+const POINTS = 1800;
+/** How the points of those stages are shared between felts that start gently and those that wait. */
 const GENTLE_SHARE = 0.65;
+/** Either kind has at least this share of the points, however unlikely it is by then. */
+const LEAST_SHARE = 0.1;
 
-/** One kind of felt: its draws, and the law they were drawn from. */
-const drawsOf = (
+/** Felts of one kind, and the law that most of them obey. */
+interface Learnt {
+  readonly problem: LikelihoodProblem;
+  readonly law: NormalMoments;
+  /** The most likely of them; null where nothing was measured. */
+  readonly near: Float64Array | null;
+  readonly logEvidence: number;
+}
+
+const learn = (
   record: FeltingRecord,
   of: { readonly waits: boolean; readonly points: number; readonly near: Float64Array | null },
-) => {
+): Learnt => {
   const problem = likelihoodProblem(record, of.waits);
   const d = problem.dimensions;
-  let law: NormalMoments = { mean: new Float64Array(d), covariance: Matrix.eye(d) };
-  let near = of.near;
-  if (problem.readings + problem.looks > 0) {
-    near = climb(problem, near ?? climb(problem, new Float64Array(d), 3), 1);
-    law = { mean: near, covariance: inverse(information(linearised(problem, near, 1).j)) };
-    for (const share of STAGES) {
-      const count = Math.round(share * of.points);
-      law = refit(draw(problem, normalOf(law.mean, law.covariance), { count, withParticles: false }), law);
-    }
+  const start = new Float64Array(d);
+  let law: NormalMoments = { mean: start, covariance: Matrix.eye(d) };
+  if (problem.readings + problem.looks === 0) return { problem, law, near: null, logEvidence: 0 };
+  const near = climb(problem, of.near ?? climb(problem, start, 3), 1);
+  law = { mean: near, covariance: inverse(nearTo(problem, near, 1).information) };
+  let logEvidence = 0;
+  for (const share of STAGES) {
+    const count = Math.round(share * of.points);
+    const drawn = draw(problem, normalOf(law.mean, law.covariance), { count, withParticles: false });
+    law = refit(drawn, law);
+    ({ logEvidence } = drawn);
   }
-  const drawn = draw(problem, normalOf(law.mean, law.covariance), { count: of.points, withParticles: true });
-  return { problem, drawn, near };
+  return { problem, law, near, logEvidence };
 };
+
+const drawnFrom = ({ problem, law }: Learnt, count: number): Kind => ({
+  problem,
+  drawn: draw(problem, normalOf(law.mean, law.covariance), { count, withParticles: true }),
+});
 
 const joined = (a: Float64Array, b: Float64Array): Float64Array => {
   const both = new Float64Array(a.length + b.length);
@@ -82,26 +113,25 @@ const joined = (a: Float64Array, b: Float64Array): Float64Array => {
  * @param waitShare how many felts in all wait before they give way, 0 to 1
  */
 export const infer = (record: FeltingRecord, points = POINTS, waitShare: number = WAITS.share): Posterior => {
-  const ofGentle = Math.round(GENTLE_SHARE * points);
-  const gentle = drawsOf(record, { waits: false, points: ofGentle, near: null });
-  const waiting = drawsOf(record, { waits: true, points: points - ofGentle, near: gentle.near });
-  const odds = (waitShare / (1 - waitShare)) * Math.exp(waiting.drawn.logEvidence - gentle.drawn.logEvidence);
-  const waits = odds / (1 + odds);
-  const [a, b] = [gentle.drawn, waiting.drawn];
+  /** How likely it is that the felt waits, by how much better that explains the readings, as a logarithm. */
+  const waitsBy = (better: number): number => 1 / (1 + Math.exp(-better) * ((1 - waitShare) / waitShare));
+  const gentle = learn(record, { waits: false, points: GENTLE_SHARE * points, near: null });
+  const waiting = learn(record, { waits: true, points: (1 - GENTLE_SHARE) * points, near: gentle.near });
+  const likely = waitsBy(waiting.logEvidence - gentle.logEvidence);
+  const ofWaiting = Math.round(points * Math.min(1 - LEAST_SHARE, Math.max(LEAST_SHARE, likely)));
+  const kinds = [drawnFrom(gentle, points - ofWaiting), drawnFrom(waiting, ofWaiting)] as const;
+  const [a, b] = [kinds[0].drawn, kinds[1].drawn];
+  const waits = waitsBy(b.logEvidence - a.logEvidence);
   const weights = joined(
     a.weights.map(w => w * (1 - waits)),
     b.weights.map(w => w * waits),
   );
-  const [doubtsA, doubtsB] = [doubtsOf(gentle.problem, a), doubtsOf(waiting.problem, b)];
   return {
     particles: [...a.particles, ...b.particles],
     weights,
     drifts: joined(a.drifts, b.drifts),
     effective: 1 / weights.reduce((sum, w) => sum + w * w, 0),
-    doubts: doubtsA.map((doubt, i) => ({
-      ...doubt,
-      chance: (1 - waits) * doubt.chance + waits * (doubtsB[i]?.chance ?? doubt.chance),
-    })),
+    doubts: doubtsOf(kinds, weights),
   };
 };
 

@@ -20,6 +20,7 @@ import {
 } from './feltingModel';
 import { normalCdf } from '../numeric/normalCdf';
 import type { LogRange } from './drawingRange';
+import { logLikelihood } from './readings';
 
 /** What was done and measured of one piece. */
 export interface FeltingRecord {
@@ -79,53 +80,11 @@ export const choleskyOf = (covariance: ReadonlyArray<readonly number[]>): Matrix
   return root.lowerTriangularMatrix;
 };
 
-const { readingSd, blunders, blunderScale } = FELTING;
-/** Inverse of twice the variance of a sound reading and of a blunder, of deviations; and their heights. */
-const SOUND = 1 - blunders;
-const ODD = blunders / blunderScale;
-const ODD_SHARP = 1 / (2 * blunderScale ** 2);
-const SIXTEEN = blunderScale ** 2 === 16;
+const { readingSd, blunders } = FELTING;
 
 /** How far an eye is off at the edge of a range, and how likely any range is to one that did not look. Common practice. */
 const EYE_SD = 0.03;
 const BLIND = 0.15;
-
-/** A reading beyond this many deviations is a blunder beyond doubt; further out it says no more. */
-const FARTHEST = 40;
-
-/** Likelihood of a reading that lies z deviations off, no constants: mostly sound, now and then a blunder. */
-const likelihood = (z: number): number => {
-  const square = Math.min(FARTHEST * FARTHEST, z * z);
-  const odd = Math.exp(-square * ODD_SHARP);
-  // exp(−z²/2) is that to the power of the scale squared, 16: four squarings are quicker than another exponential.
-  const two = odd * odd;
-  const four = two * two;
-  const eight = four * four;
-  return SOUND * (SIXTEEN ? eight * eight : Math.exp(-square / 2)) + ODD * odd;
-};
-
-/** Products are turned into logarithms before they are too small for a number: the least likelihood is about 1e-24. */
-const SMALL = 1e-250;
-
-/** Log-likelihood of readings by how many deviations each lies off. */
-export const logLikelihood = (off: Float64Array): number => {
-  let sum = 0;
-  let product = 1;
-  for (let i = 0; i < off.length; i += 1) {
-    product *= likelihood(off[i] ?? 0);
-    if (product < SMALL) {
-      sum += Math.log(product);
-      product = 1;
-    }
-  }
-  return sum + Math.log(product);
-};
-
-/** The chance that a reading that lies z deviations off was a blunder. */
-export const blunderChance = (z: number): number => {
-  const odd = ODD * Math.exp(-z * z * ODD_SHARP);
-  return odd / (odd + SOUND * Math.exp((-z * z) / 2));
-};
 
 const ACROSS = lineAt(90);
 /** Work that is less oblique than this share of it moves a length by no more: far below any reading. */
@@ -282,8 +241,10 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   });
 
   /** Deviations of all readings, in the order of the log; behind them those of the ranges from their middles. */
-  const residuals = (x: Float64Array): Float64Array => {
-    const found = new Float64Array(readings + ranges.length);
+  const residuals = (
+    x: Float64Array,
+    found: Float64Array = new Float64Array(readings + ranges.length),
+  ): Float64Array => {
     walk(x, found);
     ranges.forEach(({ low, high }, n) => {
       const sd = Math.hypot(EYE_SD, (high - low) / Math.sqrt(12));

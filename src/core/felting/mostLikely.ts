@@ -1,48 +1,57 @@
 import { Matrix, solve } from 'ml-matrix';
-import { FELTING } from './feltingModel';
-import { logLikelihood, type LikelihoodProblem } from './likelihood';
-
-const { blunders, blunderScale } = FELTING;
-
-/** How much a reading that lies z deviations off still counts, beside one that is sound beyond doubt. */
-const trust = (z: number): number => {
-  const sound = (1 - blunders) * Math.exp((-z * z) / 2);
-  const odd = (blunders / blunderScale) * Math.exp((-z * z) / (2 * blunderScale ** 2));
-  return sound + odd > 0 ? (sound + odd / blunderScale ** 2) / (sound + odd) : 1 / blunderScale ** 2;
-};
+import type { LikelihoodProblem } from './likelihood';
+import { logLikelihood, trust } from './readings';
 
 const DIFFERENCE = 1e-5;
 
-/** Residuals widened by a factor, with how fast each grows with each unknown, every row weighed by its trust. */
-export const linearised = (
-  problem: LikelihoodProblem,
-  x: Float64Array,
-  wider: number,
-): { r: Matrix; j: Matrix } => {
-  const at = problem.residuals(x);
+/** What readings and prior say near a point: half the slope of −2 log, and the information, of deviations widened by a factor. */
+interface Near {
+  readonly slope: Matrix;
+  readonly information: Matrix;
+}
+
+/** By differences, every reading weighed by its trust. */
+export const nearTo = (problem: LikelihoodProblem, x: Float64Array, wider: number): Near => {
+  const [d, at] = [x.length, problem.residuals(x)];
+  const n = at.length;
   const weights = Float64Array.from(at, z => Math.sqrt(trust(z / wider)) / wider);
-  const j = Matrix.zeros(at.length, x.length);
-  const moved = Float64Array.from(x);
-  for (let d = 0; d < x.length; d += 1) {
-    moved[d] = (x[d] ?? 0) + DIFFERENCE;
-    const there = problem.residuals(moved);
-    moved[d] = x[d] ?? 0;
-    for (let i = 0; i < at.length; i += 1)
-      j.set(i, d, (((there[i] ?? 0) - (at[i] ?? 0)) / DIFFERENCE) * (weights[i] ?? 0));
+  const off = Float64Array.from(at, (z, i) => z * (weights[i] ?? 0));
+  const [moved, there] = [Float64Array.from(x), new Float64Array(n)];
+  /** How fast each deviation grows with each unknown, one unknown after the other. */
+  const growth = new Float64Array(d * n);
+  for (let a = 0; a < d; a += 1) {
+    moved[a] = (x[a] ?? 0) + DIFFERENCE;
+    problem.residuals(moved, there);
+    moved[a] = x[a] ?? 0;
+    for (let i = 0; i < n; i += 1)
+      growth[a * n + i] = (((there[i] ?? 0) - (at[i] ?? 0)) / DIFFERENCE) * (weights[i] ?? 0);
   }
-  return { r: Matrix.columnVector(Array.from(at, (z, i) => z * (weights[i] ?? 0))), j };
+  const product = (a: number, row: ArrayLike<number>, from: number): number => {
+    let sum = 0;
+    for (let i = 0; i < n; i += 1) sum += (growth[a * n + i] ?? 0) * (row[from + i] ?? 0);
+    return sum;
+  };
+  const information = Matrix.eye(d);
+  const slope = Matrix.columnVector(Array.from(x, (v, a) => v + product(a, off, 0)));
+  for (let a = 0; a < d; a += 1)
+    for (let b = 0; b <= a; b += 1) {
+      const sum = product(a, growth, b * n);
+      information.set(a, b, information.get(a, b) + sum);
+      if (b < a) information.set(b, a, sum);
+    }
+  return { slope, information };
 };
 
 const STEPS = 12;
 const SETTLED = 1e-4;
 
-/** Information that the readings and the prior carry at a point. */
-export const information = (j: Matrix): Matrix => j.transpose().mmul(j).add(Matrix.eye(j.columns));
-
 /** Levenberg–Marquardt towards the most likely values; `wider` blurs the readings, so that a far start does not lock in. */
 export const climb = (problem: LikelihoodProblem, start: Float64Array, wider: number): Float64Array => {
+  const off = problem.residuals(start);
   const cost = (x: Float64Array): number => {
-    let sum = -2 * logLikelihood(problem.residuals(x).map(z => z / wider));
+    problem.residuals(x, off);
+    for (let i = 0; i < off.length; i += 1) off[i] = (off[i] ?? 0) / wider;
+    let sum = -2 * logLikelihood(off);
     for (const v of x) sum += v * v;
     return sum;
   };
@@ -50,16 +59,12 @@ export const climb = (problem: LikelihoodProblem, start: Float64Array, wider: nu
   let best = cost(x);
   let damping = 1e-2;
   for (let step = 0; step < STEPS; step += 1) {
-    const { r, j } = linearised(problem, x, wider);
-    const gradient = j
-      .transpose()
-      .mmul(r)
-      .add(Matrix.columnVector(Array.from(x)));
-    const normal = information(j);
+    const { slope, information } = nearTo(problem, x, wider);
     let moved = false;
     for (let tries = 0; tries < 6 && !moved; tries += 1) {
-      const damped = normal.clone().add(Matrix.eye(x.length).mul(damping));
-      const by = solve(damped, gradient).to1DArray();
+      const damped = information.clone();
+      for (let i = 0; i < x.length; i += 1) damped.set(i, i, damped.get(i, i) + damping);
+      const by = solve(damped, slope).to1DArray();
       const next = Float64Array.from(x, (v, i) => v - (by[i] ?? 0));
       const there = cost(next);
       if (there < best) {

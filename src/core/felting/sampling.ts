@@ -1,69 +1,70 @@
-import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { LikelihoodProblem, Particle } from './likelihood';
 import { evenPoints, normalQuantile } from './lowDiscrepancy';
 
-/** A normal law in the whitened space: its middle, a root of its covariance, and that root turned round. */
+/** A normal law in the whitened space: its middle, and the lower triangular root of its covariance, row by row. */
 interface Normal {
   readonly mean: Float64Array;
   readonly root: Float64Array;
-  readonly inverseRoot: Float64Array;
   readonly logDet: number;
 }
-
-const flat = (m: Matrix): Float64Array => Float64Array.from(m.to1DArray());
 
 export const normalOf = (mean: Float64Array, covariance: Matrix): Normal => {
   const d = mean.length;
   const even = covariance.clone().add(covariance.transpose()).mul(0.5);
-  let jitter = 0;
-  for (;;) {
-    const root = new CholeskyDecomposition(even.clone().add(Matrix.eye(d).mul(jitter)));
-    if (root.isPositiveDefinite()) {
-      const lower = root.lowerTriangularMatrix;
-      let logDet = 0;
-      for (let i = 0; i < d; i += 1) logDet += Math.log(lower.get(i, i));
-      return { mean, root: flat(lower), inverseRoot: flat(inverse(lower)), logDet };
-    }
-    jitter = jitter === 0 ? 1e-9 : jitter * 10;
+  for (let jitter = 0; ; jitter = Math.max(1e-9, 9 * jitter)) {
+    for (let i = 0; i < d; i += 1) even.set(i, i, even.get(i, i) + jitter);
+    const cholesky = new CholeskyDecomposition(even);
+    if (!cholesky.isPositiveDefinite()) continue;
+    const lower = cholesky.lowerTriangularMatrix;
+    const logDet = lower.diagonal().reduce((sum, v) => sum + Math.log(v), 0);
+    return { mean, root: Float64Array.from(lower.to1DArray()), logDet };
   }
 };
 
 /** Proposals: the normal at three widths, and the prior for what it may have missed. */
-const SCALES = [1, 1.35, 2.2] as const;
-const SHARES = [0.45, 0.315, 0.135] as const;
-const PRIOR_SHARE = 0.1;
+const SCALES = [1, 1.25, 1.8] as const;
+const SHARES = [0.5, 0.33, 0.12] as const;
+const PRIOR_SHARE = 0.05;
+/** With more unknowns than these the widths are drawn in: beyond them a wide one is nearly all far out. */
+const FEW = 7;
 
-/** Squared distance of a point from the middle of a law, in deviations: for points that another law was asked for. */
-const squaredOff = ({ mean, inverseRoot }: Normal, x: Float64Array): number => {
+/** The widths for so many unknowns, and how high each stands at its middle, no constants common to all. */
+interface Proposals {
+  readonly scales: readonly number[];
+  readonly heights: readonly number[];
+}
+const proposalsOf = (d: number): Proposals => {
+  const scales = SCALES.map(scale => 1 + (scale - 1) * Math.sqrt(FEW / Math.max(FEW, d)));
+  return { scales, heights: scales.map((scale, s) => (SHARES[s] ?? 0) / scale ** d) };
+};
+
+/** Squared distance of a point from the middle of a law, in deviations, which are written into `u`: for points that another law was asked for. */
+const squaredOff = ({ mean, root }: Normal, x: Float64Array, u: Float64Array): number => {
   const d = x.length;
   let own = 0;
   for (let i = 0; i < d; i += 1) {
-    let u = 0;
-    for (let j = 0; j <= i; j += 1) u += (inverseRoot[i * d + j] ?? 0) * ((x[j] ?? 0) - (mean[j] ?? 0));
-    own += u * u;
+    let left = (x[i] ?? 0) - (mean[i] ?? 0);
+    for (let j = 0; j < i; j += 1) left -= (root[i * d + j] ?? 0) * (u[j] ?? 0);
+    left /= root[i * d + i] ?? 1;
+    u[i] = left;
+    own += left * left;
   }
   return own;
 };
-
-/** Heights of the proposals, no constants common to all. */
-const heightsOf = (d: number): readonly number[] => SCALES.map((scale, s) => (SHARES[s] ?? 0) / scale ** d);
 
 /**
  * Log-density of the proposals at a point, no constants common to all.
  * @param of.own squared distance from the middle of the law, in its deviations  @param of.square the same of the prior
  */
-const logProposal = (of: {
-  own: number;
-  square: number;
-  logDet: number;
-  heights: readonly number[];
-}): number => {
-  const { own, square, logDet, heights } = of;
+const logProposal = (of: { own: number; square: number; logDet: number; proposals: Proposals }): number => {
+  const { own, square, logDet, proposals } = of;
+  const { scales, heights } = proposals;
   // Each beside the widest of the three, which is never far below the others.
-  const widest = own / (2 * SCALES[2] * SCALES[2]);
+  const widest = own / (2 * (scales[2] ?? 1) ** 2);
   let sum = heights[2] ?? 0;
   for (let s = 0; s < 2; s += 1) {
-    const scale = SCALES[s] ?? 1;
+    const scale = scales[s] ?? 1;
     sum += (heights[s] ?? 0) * Math.exp(widest - own / (2 * scale * scale));
   }
   const near = Math.log(sum) - widest - logDet;
@@ -145,24 +146,26 @@ export const draw = (
 ): PosteriorDraws => {
   const d = problem.dimensions;
   const deviates = deviatesOf(d, count);
-  const x = new Float64Array(d);
+  const [x, u] = [new Float64Array(d), new Float64Array(d)];
+  const proposals = proposalsOf(d);
   const points = new Float64Array(count * d);
   const particles: Particle[] = [];
   const weights = new Float64Array(count);
   const drifts = new Float64Array(count);
-  const proposed = { own: 0, square: 0, logDet: law.logDet, heights: heightsOf(d) };
+  const proposed = { own: 0, square: 0, logDet: law.logDet, proposals };
   let top = Number.NEGATIVE_INFINITY;
   for (let n = 0; n < count; n += 1) {
     const from = n * (d + 2);
     drifts[n] = deviates[from + d] ?? 0;
     const s = proposalAt(deviates[from + d + 1] ?? 0);
+    const scale = proposals.scales[s] ?? 1;
     if (s < 0) for (let i = 0; i < d; i += 1) x[i] = deviates[from + i] ?? 0;
-    else writePoint(law, deviates, { from, scale: SCALES[s] ?? 1, x });
-    points.set(x, n * d);
+    else writePoint(law, deviates, { from, scale, x });
+    for (let i = 0; i < d; i += 1) points[n * d + i] = x[i] ?? 0;
     const value = problem.logPosterior(x);
     if (withParticles) particles.push(problem.particleOf(x));
     // A point of the law itself lies as far off as its own deviates say.
-    proposed.own = s < 0 ? squaredOff(law, x) : (SCALES[s] ?? 1) ** 2 * lengthOf(deviates, from, d);
+    proposed.own = s < 0 ? squaredOff(law, x, u) : scale * scale * lengthOf(deviates, from, d);
     proposed.square = lengthOf(x, 0, d);
     weights[n] = value - logProposal(proposed);
     top = Math.max(top, weights[n] ?? top);
