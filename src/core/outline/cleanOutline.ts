@@ -7,13 +7,15 @@ import { boundsOf, type Point, type Polygon, polygonArea } from './polygon';
 const place = (p: Point): string =>
   `at ${(p.x / 10).toFixed(1)} cm lengthwise, ${(p.y / 10).toFixed(1)} cm crosswise`;
 
+const isNumbers = ({ x, y }: Point): boolean => Number.isFinite(x) && Number.isFinite(y);
+
 /** Points that are not numbers, each with its index. */
 const notNumbers = (points: Polygon, path: string): Issue[] =>
-  points.flatMap((p, i) =>
-    Number.isFinite(p.x) && Number.isFinite(p.y)
-      ? []
-      : [issue('OUTLINE_NOT_NUMBERS', `${path}[${i}]`, { got: `${p.x}, ${p.y}` })],
-  );
+  points.every(isNumbers)
+    ? []
+    : points.flatMap((p, i) =>
+        isNumbers(p) ? [] : [issue('OUTLINE_NOT_NUMBERS', `${path}[${i}]`, { got: `${p.x}, ${p.y}` })],
+      );
 
 /** Neighbours that are one and the same place, and a last point that repeats the first, are dropped. */
 const withoutRepeats = (points: Polygon): Polygon =>

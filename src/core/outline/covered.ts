@@ -1,6 +1,6 @@
 import { at, edgeAt, type Edges, edgesOf } from './edges';
 import { type Meeting, type Meetings, meetingsOf } from './meetings';
-import { type Point, type Polygon, polygonArea } from './polygon';
+import { type Point, type Polygon, polygonArea, signedArea } from './polygon';
 
 /** How often the place just to the right of an edge's beginning is gone round. The edge is not level. */
 const rightOf = ({ count, x, y, next }: Edges, edge: number, meetings: Meetings): number => {
@@ -89,6 +89,12 @@ export const coveredBy = (outlines: readonly Polygon[]): Polygon[] | null => {
   const edges = edgesOf(outlines);
   const meetings = meetingsOf(edges);
   if (!meetings) return null;
+  const [only] = outlines;
+  // One that nowhere crosses itself covers what it goes round, or nothing.
+  if (only && outlines.length === 1 && meetings.size === 0) {
+    const area = signedArea(only);
+    if (area !== 0) return area > 0 ? [only.map(({ x, y }) => ({ x, y }))] : [];
+  }
   const bare: Bare = new Uint8Array(edges.count);
   for (const [k, start] of edges.starts.entries()) {
     const end = edges.starts[k + 1] ?? edges.count;

@@ -9,6 +9,16 @@ const MARGIN = 1e-6;
 /** Calls for every two edges that share a cell of a grid, once for each cell they share; stops, and gives false, when told so. */
 export type EachPair = (tell: (e: number, f: number) => boolean) => boolean;
 
+/** An edge passes about so many cells. */
+const FIRST_LINKS = 4;
+
+/** The same numbers with room for as many again. */
+const twice = (numbers: Int32Array): Int32Array<ArrayBuffer> => {
+  const longer = new Int32Array(2 * numbers.length);
+  longer.set(numbers);
+  return longer;
+};
+
 const sizeOf = ({ count, x, y, next }: Edges, box: { wide: number; high: number }): number => {
   let length = 0;
   for (let e = 0; e < count; e += 1)
@@ -18,9 +28,9 @@ const sizeOf = ({ count, x, y, next }: Edges, box: { wide: number; high: number 
 
 const leastAndMost = (values: Float64Array): { least: number; most: number } => {
   let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
-  for (const v of values) {
-    least = Math.min(least, v);
-    most = Math.max(most, v);
+  for (let i = 0; i < values.length; i += 1) {
+    least = Math.min(least, at(values, i));
+    most = Math.max(most, at(values, i));
   }
   return { least, most };
 };
@@ -37,16 +47,20 @@ export const nearEdges = (edges: Edges): EachPair | null => {
   const row = (py: number): number => Math.floor((py - ys.least) / size);
   const heads = new Int32Array(columns * rows).fill(-1);
   // Each cell's edges are a chain of links: what it holds is looked through when the next one comes in.
-  const held: number[] = [];
-  const before: number[] = [];
+  let held = new Int32Array(FIRST_LINKS * count);
+  let before = new Int32Array(FIRST_LINKS * count);
+  let links = 0;
 
   return tell => {
     const put = (e: number, cell: number): boolean => {
       const head = edgeAt(heads, cell);
-      for (let link = head; link >= 0; link = before[link] ?? -1) if (!tell(held[link] ?? 0, e)) return false;
-      heads[cell] = held.length;
-      held.push(e);
-      before.push(head);
+      for (let link = head; link >= 0; link = edgeAt(before, link))
+        if (!tell(edgeAt(held, link), e)) return false;
+      if (links === held.length) [held, before] = [twice(held), twice(before)];
+      heads[cell] = links;
+      held[links] = e;
+      before[links] = head;
+      links += 1;
       return true;
     };
     for (let e = 0; e < count; e += 1) {

@@ -61,6 +61,7 @@ export type Mouth = readonly number[];
 
 /** The mouths of an outline: neighbouring open edges are one. Of an outline all round open: none. */
 export const mouthsOf = (open: readonly boolean[]): readonly Mouth[] => {
+  if (!open.includes(true)) return [];
   const n = open.length;
   const starts = open.flatMap((is, i) => (is && !open[(i - 1 + n) % n] ? [i] : []));
   return starts.map(start => {
