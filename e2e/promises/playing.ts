@@ -45,9 +45,11 @@ const playInPage = async (): Promise<void> => {
     });
     return said;
   };
+  /** What is next: not the way back out of a panel that is about to close. */
   const asked = (): HTMLButtonElement | null =>
-    [...document.querySelectorAll<HTMLButtonElement>('[data-place=great] button')].find(b => !b.disabled) ??
-    null;
+    [...document.querySelectorAll<HTMLButtonElement>('[data-place=great] button')].find(
+      b => !b.disabled && words(b) !== 'Not now',
+    ) ?? null;
   const panel = (name: string): HTMLElement | null => one(`[role=group][aria-label="${name}"]`);
   const opened = (name: string): Promise<HTMLElement> => until(name, () => panel(name));
   const press = (key: string): boolean =>
