@@ -83,9 +83,10 @@ const grown = (
   finenessMm?: number,
 ): MarkedOutline & { readonly shutsHole: boolean } => {
   const n = outline.points.length;
-  const mouths = outline.points.flatMap((a, i) => {
+  const mouths: Array<readonly [Point, Point]> = [];
+  outline.points.forEach((a, i) => {
     const b = outline.points[(i + 1) % n];
-    return outline.open[i] && b ? [[a, b] as const] : [];
+    if (outline.open[i] && b) mouths.push([a, b]);
   });
   const isOn = (p: Point, [a, b]: readonly [Point, Point]): boolean => {
     const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
@@ -141,14 +142,20 @@ export const drawnFinished = (m: Measures, given: DrawnOutline, finenessMm?: num
   // A mirrored outline keeps its axis where it is: its middle lies on it.
   const own = middleOf(curved.points);
   const by = { x: length / (box.maxX - box.minX), y: width / (box.maxY - box.minY) };
-  const stretch = <P extends Point>(p: P): P => ({ ...p, x: (p.x - own.x) * by.x, y: (p.y - own.y) * by.y });
+  const stretch = (p: Point): Point => ({ x: (p.x - own.x) * by.x, y: (p.y - own.y) * by.y });
   const fit = { points: curved.points.map(stretch), open: curved.open };
   const eased = ease > SAME_POINT_MM ? grown(fit, ease, finenessMm) : { ...fit, shutsHole: false };
   const middle = middleOf(eased.points);
-  const shift = <P extends Point>(p: P): P => ({ ...p, x: p.x - middle.x, y: p.y - middle.y });
+  const shift = (p: Point): Point => ({ x: p.x - middle.x, y: p.y - middle.y });
   const points = eased.points.map(shift);
   const whole = boundsOf(points);
-  const drawn = { ...given, points: given.points.map(p => shift(stretch(p))) };
+  const drawn = {
+    ...given,
+    points: given.points.map(p => {
+      const { x, y } = shift(stretch(p));
+      return { ...p, x, y };
+    }),
+  };
   placed.set(given, { key: keyOf(m), drawn });
   return {
     drawn,

@@ -58,16 +58,20 @@ export const planEnvelope = (shape: EnvelopeShape, laying: LayingTransform): For
   // An offset is dear: two faces of one outline share it.
   const second = one.outline === other.outline ? { ...first, name: other.name } : layFace(other);
   const faces = [first, second];
-  const laid = { points: whole.outline.points.map(lay), open: whole.outline.open };
   return {
     ...PLAIN,
     outlineIs: 'resist',
     finished,
-    laid,
+    laid: first.outline,
     faces,
     gauges: gaugesOverAll(
       shape.overAll ?? overAll(box),
-      boundsOf(finished.map(p => ({ x: p.x * factor.along, y: p.y * factor.across }))),
+      {
+        minX: box.minX * factor.along,
+        minY: box.minY * factor.across,
+        maxX: box.maxX * factor.along,
+        maxY: box.maxY * factor.across,
+      },
       { laying, names: shape.gaugeNames ?? ['length', 'width'] },
     ),
     handles: shape.handles,

@@ -21,7 +21,7 @@ const notNumbers = (points: Polygon, path: string): Issue[] =>
 const withoutRepeats = (points: Polygon): Polygon =>
   points.filter((p, i) => {
     const before = points[(i - 1 + points.length) % points.length];
-    return !before || points.length < 2 || Math.hypot(p.x - before.x, p.y - before.y) > SAME_POINT_MM;
+    return !before || points.length < 2 || (p.x - before.x) ** 2 + (p.y - before.y) ** 2 > SAME_POINT_MM ** 2;
   });
 
 /**

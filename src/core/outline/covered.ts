@@ -6,7 +6,7 @@ import { type Point, type Polygon, polygonArea, signedArea } from './polygon';
 const rightOf = ({ count, x, y, next }: Edges, edge: number, meetings: Meetings): number => {
   const rises = at(y, edgeAt(next, edge)) > at(y, edge);
   // Between its beginning and its first crossing.
-  const along = (meetings.get(edge)?.[0]?.along ?? 1) / 2;
+  const along = (meetings.of(edge)[0]?.along ?? 1) / 2;
   const px = at(x, edge) + (at(x, edgeAt(next, edge)) - at(x, edge)) * along;
   const py = at(y, edge) + (at(y, edgeAt(next, edge)) - at(y, edge)) * along;
   // Right of a falling edge lies before it as seen along a ray to the right, so that the ray passes it as well.
@@ -35,7 +35,10 @@ const walk = (
   let { edge } = from;
   do {
     if (now === 0) from.bare[edge] = 1;
-    for (const m of meetings.get(edge) ?? []) {
+    const own = meetings.of(edge);
+    for (let k = 0; k < own.length; k += 1) {
+      const m = own[k];
+      if (!m) continue;
       now -= m.turn;
       m.right = now;
     }
@@ -58,15 +61,15 @@ const following = (edges: Edges, meetings: Meetings, bare: Bare) => {
         rim.push({ x: at(edges.x, e), y: at(edges.y, e) });
         taken[e] = 1;
       }
-      const own = meetings.get(e);
-      const met: Meeting | undefined = own?.[crossing + 1];
+      const own = meetings.of(e);
+      const met: Meeting | undefined = own[crossing + 1];
       if (met) {
         const { twin } = met;
         if (!twin || twin.right !== 0) return null;
         rim.push(met.at);
         twin.isTaken = true;
         e = twin.own;
-        crossing = meetings.get(e)?.indexOf(twin) ?? -1;
+        crossing = meetings.of(e).indexOf(twin);
       } else {
         e = edgeAt(edges.next, e);
         crossing = -1;
@@ -91,7 +94,7 @@ export const coveredBy = (outlines: readonly Polygon[]): Polygon[] | null => {
   if (!meetings) return null;
   const [only] = outlines;
   // One that nowhere crosses itself covers what it goes round, or nothing.
-  if (only && outlines.length === 1 && meetings.size === 0) {
+  if (only && outlines.length === 1 && meetings.edges === 0) {
     const area = signedArea(only);
     if (area !== 0) return area > 0 ? [only.map(({ x, y }) => ({ x, y }))] : [];
   }
@@ -111,7 +114,10 @@ export const coveredBy = (outlines: readonly Polygon[]): Polygon[] | null => {
     return rim !== null;
   };
   for (let e = 0; e < edges.count; e += 1) if (bare[e] && !isTaken(e) && !take(e, -1)) return null;
-  for (const [e, own] of meetings)
-    for (const [k, m] of own.entries()) if (m.right === 0 && !m.isTaken && !take(e, k)) return null;
+  for (let e = 0; e < edges.count; e += 1) {
+    const own = meetings.of(e);
+    for (let k = 0; k < own.length; k += 1)
+      if (own[k]?.right === 0 && !own[k]?.isTaken && !take(e, k)) return null;
+  }
   return rims.length < 2 ? rims : rims.toSorted((p, q) => polygonArea(q) - polygonArea(p));
 };

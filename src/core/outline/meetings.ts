@@ -1,5 +1,5 @@
 import { at, edgeAt, type Edges, side } from './edges';
-import { nearEdges } from './grid';
+import { tellNear } from './grid';
 import type { Point } from './polygon';
 
 /** A place where an edge is crossed, seen from one of the two. */
@@ -16,8 +16,39 @@ export interface Meeting {
   isTaken: boolean;
 }
 
-/** Where edges cross, by edge, in order along each. */
-export type Meetings = ReadonlyMap<number, readonly Meeting[]>;
+/** Where edges cross. */
+export interface Meetings {
+  /** Of an edge, in order along it. */
+  readonly of: (edge: number) => readonly Meeting[];
+  /** How many edges cross any. */
+  readonly edges: number;
+}
+
+/** Puts a meeting where it belongs along its edge; there are seldom more than two. */
+const insert = (list: Meeting[], m: Meeting): void => {
+  const after = list.findIndex(other => other.along > m.along);
+  if (after < 0) list.push(m);
+  else list.splice(after, 0, m);
+};
+
+/** Meetings, by the edges they are seen from. The first list is that of the many edges that cross none. */
+const meetingBook = (count: number) => {
+  const lists: Meeting[][] = [[]];
+  const listOf = new Int32Array(count);
+  return {
+    lists,
+    note: (m: Meeting): void => {
+      const own = lists[edgeAt(listOf, m.own)];
+      if (own && own !== lists[0]) {
+        insert(own, m);
+        return;
+      }
+      listOf[m.own] = lists.length;
+      lists.push([m]);
+    },
+    of: (edge: number): readonly Meeting[] => lists[edgeAt(listOf, edge)] ?? [],
+  };
+};
 
 /** An edge that turns straight back upon the one before. */
 const turnsBack = (edges: Edges, e: number): boolean => {
@@ -49,23 +80,26 @@ const meetingAt = (
 });
 
 /** Notes where two edges cross; false where they touch: an end on an edge, one lying on the other. */
-const noting = (edges: Edges, found: Map<number, Meeting[]>) => {
+const noting = (edges: Edges, note: (m: Meeting) => void) => {
   const { count, x, y, next } = edges;
   const known = new Set<number>();
-  const note = (m: Meeting): void => {
-    const own = found.get(m.own);
-    if (own) own.push(m);
-    else found.set(m.own, [m]);
-  };
   return (e: number, f: number): boolean => {
-    const b = edgeAt(next, e);
-    const d = edgeAt(next, f);
+    const b = next[e] ?? 0;
+    const d = next[f] ?? 0;
     if (b === f || d === e) return true;
-    const u = side(edges, e, f);
-    const v = side(edges, e, d);
+    const ax = x[e] ?? 0;
+    const ay = y[e] ?? 0;
+    const bx = x[b] ?? 0;
+    const by = y[b] ?? 0;
+    const cx = x[f] ?? 0;
+    const cy = y[f] ?? 0;
+    const dx = x[d] ?? 0;
+    const dy = y[d] ?? 0;
+    const u = (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+    const v = (bx - ax) * (dy - ay) - (by - ay) * (dx - ax);
     if (u * v > 0) return true;
-    const s = side(edges, f, e);
-    const t = side(edges, f, b);
+    const s = (dx - cx) * (ay - cy) - (dy - cy) * (ax - cx);
+    const t = (dx - cx) * (by - cy) - (dy - cy) * (bx - cx);
     if (s * t > 0) return true;
     if (u * v === 0 || s * t === 0) return apart(x, [e, b], [f, d]) || apart(y, [e, b], [f, d]);
     // Two long edges share many cells and cross once.
@@ -73,10 +107,7 @@ const noting = (edges: Edges, found: Map<number, Meeting[]>) => {
     if (known.has(pair)) return true;
     known.add(pair);
     const along = s / (s - t);
-    const place = {
-      x: at(x, e) + (at(x, b) - at(x, e)) * along,
-      y: at(y, e) + (at(y, b) - at(y, e)) * along,
-    };
+    const place = { x: ax + (bx - ax) * along, y: ay + (by - ay) * along };
     const one = meetingAt(place, { own: e, along, fromRight: u < 0 });
     const other = meetingAt(place, { own: f, along: u / (u - v), fromRight: s < 0 });
     one.twin = other;
@@ -94,11 +125,9 @@ const noting = (edges: Edges, found: Map<number, Meeting[]>) => {
  * @returns null where edges touch without crossing, or a place is no number
  */
 export const meetingsOf = (edges: Edges): Meetings | null => {
-  const found = new Map<number, Meeting[]>();
-  if (edges.count === 0) return found;
+  const book = meetingBook(edges.count);
+  if (edges.count === 0) return { of: book.of, edges: 0 };
   for (let e = 0; e < edges.count; e += 1) if (turnsBack(edges, e)) return null;
-  const eachPair = nearEdges(edges);
-  if (!eachPair?.(noting(edges, found))) return null;
-  for (const own of found.values()) if (own.length > 1) own.sort((p, q) => p.along - q.along);
-  return found;
+  if (!tellNear(edges, noting(edges, book.note))) return null;
+  return { of: book.of, edges: book.lists.length - 1 };
 };
