@@ -55,10 +55,10 @@ const doubtsOf = (kinds: readonly [Kind, Kind], weights: Float64Array): Posterio
   return places.map((place, i) => ({ ...place, chance: chances[i] ?? 0 }));
 };
 
-/** Points of the stages that the law is learnt from, as shares of the points that the answer rests on. */
-const STAGES = [0.2, 0.4] as const;
-const POINTS = 1800;
-/** How the points of those stages are shared between felts that start gently and those that wait. */
+const POINTS = 1900;
+/** Points that the law is learnt from, as a share of those that the answer rests on. */
+const LEARNING = 0.4;
+/** How those are shared between felts that start gently and those that wait. */
 const GENTLE_SHARE = 0.65;
 /** Either kind has at least this share of the points, however unlikely it is by then. */
 const LEAST_SHARE = 0.1;
@@ -79,23 +79,19 @@ const learn = (
   const problem = likelihoodProblem(record, of.waits);
   const d = problem.dimensions;
   const start = new Float64Array(d);
-  let law: NormalMoments = { mean: start, covariance: Matrix.eye(d) };
-  if (problem.readings + problem.looks === 0) return { problem, law, near: null, logEvidence: 0 };
-  const near = climb(problem, of.near ?? climb(problem, start, 3), 1);
-  law = { mean: near, covariance: inverse(nearTo(problem, near, 1).information) };
-  let logEvidence = 0;
-  for (const share of STAGES) {
-    const count = Math.round(share * of.points);
-    const drawn = draw(problem, normalOf(law.mean, law.covariance), { count, withParticles: false });
-    law = refit(drawn, law);
-    ({ logEvidence } = drawn);
+  if (problem.readings + problem.looks === 0) {
+    const law = { mean: start, covariance: Matrix.eye(d) };
+    return { problem, law, near: null, logEvidence: 0 };
   }
-  return { problem, law, near, logEvidence };
+  const near = climb(problem, of.near ?? climb(problem, start, 3), 1);
+  const first = { mean: near, covariance: inverse(nearTo(problem, near, 1).information) };
+  const drawn = draw(problem, normalOf(first), { count: Math.round(of.points), withParticles: false });
+  return { problem, law: refit(drawn, first), near, logEvidence: drawn.logEvidence };
 };
 
 const drawnFrom = ({ problem, law }: Learnt, count: number): Kind => ({
   problem,
-  drawn: draw(problem, normalOf(law.mean, law.covariance), { count, withParticles: true }),
+  drawn: draw(problem, normalOf(law), { count, withParticles: true }),
 });
 
 const joined = (a: Float64Array, b: Float64Array): Float64Array => {
@@ -115,8 +111,12 @@ const joined = (a: Float64Array, b: Float64Array): Float64Array => {
 export const infer = (record: FeltingRecord, points = POINTS, waitShare: number = WAITS.share): Posterior => {
   /** How likely it is that the felt waits, by how much better that explains the readings, as a logarithm. */
   const waitsBy = (better: number): number => 1 / (1 + Math.exp(-better) * ((1 - waitShare) / waitShare));
-  const gentle = learn(record, { waits: false, points: GENTLE_SHARE * points, near: null });
-  const waiting = learn(record, { waits: true, points: (1 - GENTLE_SHARE) * points, near: gentle.near });
+  const gentle = learn(record, { waits: false, points: GENTLE_SHARE * LEARNING * points, near: null });
+  const waiting = learn(record, {
+    waits: true,
+    points: (1 - GENTLE_SHARE) * LEARNING * points,
+    near: gentle.near,
+  });
   const likely = waitsBy(waiting.logEvidence - gentle.logEvidence);
   const ofWaiting = Math.round(points * Math.min(1 - LEAST_SHARE, Math.max(LEAST_SHARE, likely)));
   const kinds = [drawnFrom(gentle, points - ofWaiting), drawnFrom(waiting, ofWaiting)] as const;

@@ -133,7 +133,8 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   const readings = read.length;
   // Laid out flat: one answer walks through them some thousand times.
   const values = Float64Array.from(read, r => r.value);
-  const sds = Float64Array.from(read, r => r.sd);
+  const sharps = Float64Array.from(read, r => 1 / r.sd);
+  const wayAt = Uint8Array.from(read, r => wayOf[r.gauge] ?? 0);
   const gaugeAt = Uint8Array.from(read, r => r.gauge);
   const readTo = Int32Array.from(works, (_, k) => read.filter(r => r.interval <= k).length);
   const vigourAt = Int32Array.from(vigours.of);
@@ -158,16 +159,16 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
   };
 
   /** What the hands were worth when the last walk ended, as a logarithm, and its parameters; its work stands in `tensor`. */
-  let logVigour = 0;
-  let parameters = parametersAt(new Float64Array(dimensions));
-  const felt = { parameters, tilt: 1 };
+  const ended = { logVigour: 0, parameters: parametersAt(new Float64Array(dimensions)) };
+  const felt = { parameters: ended.parameters, tilt: 1 };
 
   /** Writes the length of each way as the work stands in `tensor`. */
   const measureWays = (): void => {
+    const { parameters, tilt } = felt;
     // Along and across are the principal lines of most work there is: nothing has to be turned.
     if (areAxes && Math.abs(tensor.xy) < OBLIQUE * (tensor.xx + tensor.yy)) {
       for (let w = 0; w < wayLengths.length; w += 1)
-        wayLengths[w] = -logLoss(ways[w] === 0 ? tensor.xx * felt.tilt : tensor.yy / felt.tilt, parameters);
+        wayLengths[w] = -logLoss(ways[w] === 0 ? tensor.xx * tilt : tensor.yy / tilt, parameters);
       return;
     }
     stretchInto(tensor, felt, stretch);
@@ -176,14 +177,14 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
 
   /** Walks through the log and writes of each reading, in order, how many deviations it lies off. */
   const walk = (x: Float64Array, off: Float64Array): void => {
-    parameters = parametersAt(x);
+    const parameters = parametersAt(x);
     tensor.xx = 0;
     tensor.xy = 0;
     tensor.yy = 0;
     push.share = parameters.share;
     felt.parameters = parameters;
     felt.tilt = Math.exp(parameters.bias);
-    logVigour = 0;
+    let logVigour = 0;
     let own = 0;
     let i = 0;
     let r = 0;
@@ -201,12 +202,13 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
       const rangeEnd = rangeTo[k] ?? 0;
       if (i < end || r < rangeEnd) measureWays();
       for (; i < end; i += 1) {
-        const g = gaugeAt[i] ?? 0;
-        const start = starts === 0 ? 0 : startSd * (x[starting + g] ?? 0);
-        off[i] = ((values[i] ?? 0) - start - (wayLengths[wayOf[g] ?? 0] ?? 0)) / (sds[i] ?? readingSd);
+        const start = starts === 0 ? 0 : startSd * (x[starting + (gaugeAt[i] ?? 0)] ?? 0);
+        off[i] = ((values[i] ?? 0) - start - (wayLengths[wayAt[i] ?? 0] ?? 0)) * (sharps[i] ?? 1);
       }
       for (; r < rangeEnd; r += 1) rangeLengths[r] = meanLength(ranges[r]?.of ?? allLines);
     }
+    ended.logVigour = logVigour;
+    ended.parameters = parameters;
   };
 
   /** How likely it is that each range was seen, were the lengths those of the last walk: now and then it was no good look. */
@@ -234,9 +236,9 @@ export const likelihoodProblem = (record: FeltingRecord, waits = false) => {
 
   /** The world of the values that were walked last. */
   const particleOf = (x: Float64Array): Particle => ({
-    parameters,
-    tensor: { ...tensor },
-    logVigour,
+    parameters: ended.parameters,
+    tensor: { xx: tensor.xx, xy: tensor.xy, yy: tensor.yy },
+    logVigour: ended.logVigour,
     starts: starts === 0 ? NO_STARTS : startsAt(x),
   });
 

@@ -43,7 +43,8 @@ export const nearTo = (problem: LikelihoodProblem, x: Float64Array, wider: numbe
 };
 
 const STEPS = 12;
-const SETTLED = 1e-4;
+/** Of what is lost; the draws set out from there and find the rest. */
+const SETTLED = 1e-2;
 
 /** Levenberg–Marquardt towards the most likely values; `wider` blurs the readings, so that a far start does not lock in. */
 export const climb = (problem: LikelihoodProblem, start: Float64Array, wider: number): Float64Array => {
@@ -61,10 +62,12 @@ export const climb = (problem: LikelihoodProblem, start: Float64Array, wider: nu
   for (let step = 0; step < STEPS; step += 1) {
     const { slope, information } = nearTo(problem, x, wider);
     let moved = false;
+    /** What stands on the diagonal beside the information. */
+    let damped = 0;
     for (let tries = 0; tries < 6 && !moved; tries += 1) {
-      const damped = information.clone();
-      for (let i = 0; i < x.length; i += 1) damped.set(i, i, damped.get(i, i) + damping);
-      const by = solve(damped, slope).to1DArray();
+      for (let i = 0; i < x.length; i += 1) information.set(i, i, information.get(i, i) + damping - damped);
+      damped = damping;
+      const by = solve(information, slope).to1DArray();
       const next = Float64Array.from(x, (v, i) => v - (by[i] ?? 0));
       const there = cost(next);
       if (there < best) {

@@ -2,6 +2,12 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import type { LikelihoodProblem, Particle } from './likelihood';
 import { evenPoints, normalQuantile } from './lowDiscrepancy';
 
+/** Mean and covariance of a normal law. */
+export interface NormalMoments {
+  readonly mean: Float64Array;
+  readonly covariance: Matrix;
+}
+
 /** A normal law in the whitened space: its middle, and the lower triangular root of its covariance, row by row. */
 interface Normal {
   readonly mean: Float64Array;
@@ -9,9 +15,11 @@ interface Normal {
   readonly logDet: number;
 }
 
-export const normalOf = (mean: Float64Array, covariance: Matrix): Normal => {
+export const normalOf = ({ mean, covariance }: NormalMoments): Normal => {
   const d = mean.length;
-  const even = covariance.clone().add(covariance.transpose()).mul(0.5);
+  const even = Matrix.zeros(d, d);
+  for (let i = 0; i < d; i += 1)
+    for (let j = 0; j < d; j += 1) even.set(i, j, (covariance.get(i, j) + covariance.get(j, i)) / 2);
   for (let jitter = 0; ; jitter = Math.max(1e-9, 9 * jitter)) {
     for (let i = 0; i < d; i += 1) even.set(i, i, even.get(i, i) + jitter);
     const cholesky = new CholeskyDecomposition(even);
@@ -189,12 +197,6 @@ export const draw = (
     logEvidence: top + Math.log(sum / count),
   };
 };
-
-/** Mean and covariance of a normal law. */
-export interface NormalMoments {
-  readonly mean: Float64Array;
-  readonly covariance: Matrix;
-}
 
 /** The normal law of weighted points; of few that count, it stays near the law before it. */
 export const refit = (
