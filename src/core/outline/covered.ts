@@ -6,7 +6,7 @@ import { type Point, type Polygon, polygonArea, signedArea } from './polygon';
 const rightOf = ({ count, x, y, next }: Edges, edge: number, meetings: Meetings): number => {
   const rises = at(y, edgeAt(next, edge)) > at(y, edge);
   // Between its beginning and its first crossing.
-  const along = (meetings.of(edge)[0]?.along ?? 1) / 2;
+  const along = (meetings.lists[edgeAt(meetings.listOf, edge)]?.[0]?.along ?? 1) / 2;
   const px = at(x, edge) + (at(x, edgeAt(next, edge)) - at(x, edge)) * along;
   const py = at(y, edge) + (at(y, edgeAt(next, edge)) - at(y, edge)) * along;
   // Right of a falling edge lies before it as seen along a ray to the right, so that the ray passes it as well.
@@ -28,29 +28,28 @@ type Bare = Uint8Array;
 /** Notes how often the right side is gone round all along one outline; false when that does not agree once it comes round. */
 const walk = (
   { next }: Edges,
-  meetings: Meetings,
+  { lists, listOf }: Meetings,
   from: { edge: number; right: number; bare: Bare },
 ): boolean => {
   let now = from.right;
   let { edge } = from;
   do {
     if (now === 0) from.bare[edge] = 1;
-    const own = meetings.of(edge);
-    for (let k = 0; k < own.length; k += 1) {
-      const m = own[k];
-      if (!m) continue;
-      now -= m.turn;
-      m.right = now;
-    }
+    const list = listOf[edge] ?? 0;
+    if (list > 0)
+      for (const m of lists[list] ?? []) {
+        now -= m.turn;
+        m.right = now;
+      }
     edge = edgeAt(next, edge);
   } while (edge !== from.edge);
   return now === from.right;
 };
 
 /** Follows rims from one place on each until they come back, changing to the other edge at every crossing. */
-const following = (edges: Edges, meetings: Meetings, bare: Bare) => {
-  const taken = new Uint8Array(edges.count);
-  const most = 3 * edges.count;
+const following = ({ count, x, y, next }: Edges, { lists, listOf }: Meetings, bare: Bare) => {
+  const taken = new Uint8Array(count);
+  const most = 3 * count;
   /** From a crossing on an edge by its number, or from the edge's beginning: −1. Null where what was noted does not agree. */
   const follow = (edge: number, k: number): Point[] | null => {
     const rim: Point[] = [];
@@ -58,20 +57,20 @@ const following = (edges: Edges, meetings: Meetings, bare: Bare) => {
     for (let step = 0; step < most; step += 1) {
       if (crossing < 0) {
         if (!bare[e]) return null;
-        rim.push({ x: at(edges.x, e), y: at(edges.y, e) });
+        rim.push({ x: x[e] ?? 0, y: y[e] ?? 0 });
         taken[e] = 1;
       }
-      const own = meetings.of(e);
-      const met: Meeting | undefined = own[crossing + 1];
+      const list = listOf[e] ?? 0;
+      const met: Meeting | undefined = list > 0 ? lists[list]?.[crossing + 1] : undefined;
       if (met) {
         const { twin } = met;
         if (!twin || twin.right !== 0) return null;
         rim.push(met.at);
         twin.isTaken = true;
         e = twin.own;
-        crossing = meetings.of(e).indexOf(twin);
+        crossing = lists[listOf[e] ?? 0]?.indexOf(twin) ?? -1;
       } else {
-        e = edgeAt(edges.next, e);
+        e = next[e] ?? 0;
         crossing = -1;
       }
       if (e === edge && crossing === k) return rim;
@@ -94,7 +93,7 @@ export const coveredBy = (outlines: readonly Polygon[]): Polygon[] | null => {
   if (!meetings) return null;
   const [only] = outlines;
   // One that nowhere crosses itself covers what it goes round, or nothing.
-  if (only && outlines.length === 1 && meetings.edges === 0) {
+  if (only && outlines.length === 1 && meetings.lists.length === 1) {
     const area = signedArea(only);
     if (area !== 0) return area > 0 ? [only.map(({ x, y }) => ({ x, y }))] : [];
   }
@@ -114,10 +113,7 @@ export const coveredBy = (outlines: readonly Polygon[]): Polygon[] | null => {
     return rim !== null;
   };
   for (let e = 0; e < edges.count; e += 1) if (bare[e] && !isTaken(e) && !take(e, -1)) return null;
-  for (let e = 0; e < edges.count; e += 1) {
-    const own = meetings.of(e);
-    for (let k = 0; k < own.length; k += 1)
-      if (own[k]?.right === 0 && !own[k]?.isTaken && !take(e, k)) return null;
-  }
+  for (const own of meetings.lists)
+    for (const [k, m] of own.entries()) if (m.right === 0 && !m.isTaken && !take(m.own, k)) return null;
   return rims.length < 2 ? rims : rims.toSorted((p, q) => polygonArea(q) - polygonArea(p));
 };

@@ -34,7 +34,7 @@ interface Edge {
  * @returns the place, mm, or null for a simple outline. About n·√n steps for outlines people draw.
  */
 export const selfCrossing = (outline: Polygon): Point | null => {
-  if (meetingsOf(edgesOf([outline]))?.edges === 0) return null;
+  if (meetingsOf(edgesOf([outline]))?.lists.length === 1) return null;
   const n = outline.length;
   const edges = outline
     .flatMap((a, i): Edge[] => {

@@ -41,11 +41,3 @@ export const edgesOf = (outlines: readonly Polygon[]): Edges => {
   }
   return { count, x, y, next, starts };
 };
-
-/** Twice the area of edge e and a point: positive where the point lies to its left. */
-export const side = ({ x, y, next }: Edges, e: number, p: number): number => {
-  const ax = at(x, e);
-  const ay = at(y, e);
-  const to = edgeAt(next, e);
-  return (at(x, to) - ax) * (at(y, p) - ay) - (at(y, to) - ay) * (at(x, p) - ax);
-};

@@ -1,4 +1,4 @@
-import { at, edgeAt, type Edges, side } from './edges';
+import { at, edgeAt, type Edges } from './edges';
 import { tellNear } from './grid';
 import type { Point } from './polygon';
 
@@ -16,12 +16,12 @@ export interface Meeting {
   isTaken: boolean;
 }
 
-/** Where edges cross. */
+/** Where edges cross: laid out flat, since every edge is asked, and most cross none. */
 export interface Meetings {
-  /** Of an edge, in order along it. */
-  readonly of: (edge: number) => readonly Meeting[];
-  /** How many edges cross any. */
-  readonly edges: number;
+  /** Of each edge that crosses any its meetings, in order along it; the first list is that of all the others, and empty. */
+  readonly lists: ReadonlyArray<readonly Meeting[]>;
+  /** Of each edge, which list is its own. */
+  readonly listOf: Int32Array;
 }
 
 /** Puts a meeting where it belongs along its edge; there are seldom more than two. */
@@ -31,31 +31,34 @@ const insert = (list: Meeting[], m: Meeting): void => {
   else list.splice(after, 0, m);
 };
 
-/** Meetings, by the edges they are seen from. The first list is that of the many edges that cross none. */
+/** Writes down meetings by the edges they are seen from. */
 const meetingBook = (count: number) => {
   const lists: Meeting[][] = [[]];
   const listOf = new Int32Array(count);
-  return {
-    lists,
-    note: (m: Meeting): void => {
-      const own = lists[edgeAt(listOf, m.own)];
-      if (own && own !== lists[0]) {
-        insert(own, m);
-        return;
-      }
-      listOf[m.own] = lists.length;
-      lists.push([m]);
-    },
-    of: (edge: number): readonly Meeting[] => lists[edgeAt(listOf, edge)] ?? [],
+  const note = (m: Meeting): void => {
+    const own = lists[edgeAt(listOf, m.own)];
+    if (own && own !== lists[0]) {
+      insert(own, m);
+      return;
+    }
+    listOf[m.own] = lists.length;
+    lists.push([m]);
   };
+  return { lists, listOf, note };
 };
 
-/** An edge that turns straight back upon the one before. */
-const turnsBack = (edges: Edges, e: number): boolean => {
-  const { x, y, next } = edges;
-  const [p, q] = [edgeAt(next, e), edgeAt(next, edgeAt(next, e))];
-  if (side(edges, e, q) !== 0) return false;
-  return (at(x, p) - at(x, e)) * (at(x, q) - at(x, p)) + (at(y, p) - at(y, e)) * (at(y, q) - at(y, p)) <= 0;
+/** Whether any edge turns straight back upon the one before. */
+const turnsBack = ({ count, x, y, next }: Edges): boolean => {
+  for (let e = 0; e < count; e += 1) {
+    const p = next[e] ?? 0;
+    const q = next[p] ?? 0;
+    const ux = (x[p] ?? 0) - (x[e] ?? 0);
+    const uy = (y[p] ?? 0) - (y[e] ?? 0);
+    const vx = (x[q] ?? 0) - (x[p] ?? 0);
+    const vy = (y[q] ?? 0) - (y[p] ?? 0);
+    if (ux * vy - uy * vx === 0 && ux * vx + uy * vy <= 0) return true;
+  }
+  return false;
 };
 
 const apart = (
@@ -125,9 +128,8 @@ const noting = (edges: Edges, note: (m: Meeting) => void) => {
  * @returns null where edges touch without crossing, or a place is no number
  */
 export const meetingsOf = (edges: Edges): Meetings | null => {
-  const book = meetingBook(edges.count);
-  if (edges.count === 0) return { of: book.of, edges: 0 };
-  for (let e = 0; e < edges.count; e += 1) if (turnsBack(edges, e)) return null;
-  if (!tellNear(edges, noting(edges, book.note))) return null;
-  return { of: book.of, edges: book.lists.length - 1 };
+  const { lists, listOf, note } = meetingBook(edges.count);
+  if (edges.count === 0) return { lists, listOf };
+  if (turnsBack(edges)) return null;
+  return tellNear(edges, noting(edges, note)) ? { lists, listOf } : null;
 };
