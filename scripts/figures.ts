@@ -2,9 +2,6 @@
 import { execFileSync, spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { chromium, type Locator, type Page } from '@playwright/test';
-import { solveChain } from '../src/core/chain/solveChain';
-import { planByGirths } from '../src/core/forms/envelopeByGirths';
-import { mm } from '../src/core/quantity';
 import { workshopText } from '../src/files/writeWorkshop';
 import { pieceKind } from '../src/records/piece';
 import { ofKind } from '../src/records/snapshot';
@@ -13,49 +10,6 @@ import { BROWSER_FLAGS, browserPath } from './browser.mjs';
 
 const PORT = '4896';
 const say = (name: string, value: string): void => console.log(`${name}: ${value}`);
-
-/** Median time of a run, ms, after warming up. */
-const median = (runs: number, work: () => void): number => {
-  for (let i = 0; i < 10; i += 1) work();
-  const times = Array.from({ length: runs }, () => {
-    const before = performance.now();
-    work();
-    return performance.now() - before;
-  });
-  return times.toSorted((a, b) => a - b)[Math.floor(runs / 2)] ?? Number.NaN;
-};
-
-/** A vessel of 250 stations: an outline of 500 points, with fold-over. */
-const planOf500 = (sizeFollows: boolean): void => {
-  const form = (scale: number, along: number, across: number) =>
-    planByGirths(
-      {
-        stations: Array.from({ length: 250 }, (_, i) => ({
-          along: scale * i * 1.2,
-          girth: scale * (200 + 90 * Math.sin(i / 20)),
-        })),
-        handles: [],
-        alongOnTable: 'up',
-      },
-      { factor: { along: 1 / (1 - along), across: 1 / (1 - across) }, foldOverMm: mm(15), resistMm: mm(0) },
-    );
-  const ctx = {
-    acrossRatio: 0.9,
-    body: 'sheet' as const,
-    pieces: 1,
-    faces: 2,
-    volumeCm3: () => Number.NaN,
-    volumeNeedsShrinkage: false,
-    keptShare: 0.97,
-    nominalSizeMm: 300,
-    laidAreaM2: (size: number, s: { along: number; across: number }) =>
-      form(size / 300, s.along, s.across).faces.reduce((sum, f) => sum + f.woolMm2, 0) / 1e6,
-  };
-  const given = sizeFollows ? { grams: 80 } : { size: 300 };
-  const solution = solveChain({ ...given, shrinkage: 0.35, layers: 3, thickness: 3.5, firmness: 0.22 }, ctx);
-  if (solution.status !== 'solved') throw new Error(solution.status);
-  form(solution.values.size / 300, 0.35, 0.315);
-};
 
 /** Opens the built application in Chromium, for as long as something is measured. */
 const inBrowser = async <T>(measure: (page: Page) => Promise<T>): Promise<T> => {
@@ -149,7 +103,5 @@ const lines = (pattern: RegExp): number =>
 const tests = lines(/\.(test|spec)\.tsx?$|^e2e\/|\/testing\//);
 const all = lines(/./);
 say('lines', `${all}, of which tests ${tests} (${((100 * tests) / all).toFixed(1)} %)`);
-say('plan of a 500-point outline, size given', `${median(40, () => planOf500(false)).toFixed(1)} ms`);
-say('plan of a 500-point outline, size from grams', `${median(20, () => planOf500(true)).toFixed(1)} ms`);
 say('script of the first view, compressed', `${((await inBrowser(firstLoad)) / 1000).toFixed(0)} kB`);
 await inBrowser(withMany);
