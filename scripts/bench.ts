@@ -104,7 +104,7 @@ const template = makeTemplate(planned(large), {
   units: 'metric',
 });
 const sheets = planSheets(template.box, 'a4').sheets.length;
-const pdf = beside(`PDF of ${sheets} sheets`, 2000, {
+const pdf = beside(`PDF of ${sheets} sheets`, 1000, {
   runs: 5,
   warmUp: 1,
   work: () => templatePdf(template, { paper: 'a4', orientation: 'auto', fontBase64 }),

@@ -72,6 +72,7 @@ interface Learnt {
   readonly logEvidence: number;
 }
 
+/** Climbs to the most likely felt of a kind, and learns the law from some points about it. */
 const learn = (
   record: FeltingRecord,
   of: { readonly waits: boolean; readonly points: number; readonly near: Float64Array | null },

@@ -7,21 +7,19 @@ import { boundsOf, type Point, type Polygon, polygonArea } from './polygon';
 const place = (p: Point): string =>
   `at ${(p.x / 10).toFixed(1)} cm lengthwise, ${(p.y / 10).toFixed(1)} cm crosswise`;
 
-const isNumbers = ({ x, y }: Point): boolean => Number.isFinite(x) && Number.isFinite(y);
-
 /** Points that are not numbers, each with its index. */
 const notNumbers = (points: Polygon, path: string): Issue[] =>
-  points.every(isNumbers)
-    ? []
-    : points.flatMap((p, i) =>
-        isNumbers(p) ? [] : [issue('OUTLINE_NOT_NUMBERS', `${path}[${i}]`, { got: `${p.x}, ${p.y}` })],
-      );
+  points.flatMap((p, i) =>
+    Number.isFinite(p.x) && Number.isFinite(p.y)
+      ? []
+      : [issue('OUTLINE_NOT_NUMBERS', `${path}[${i}]`, { got: `${p.x}, ${p.y}` })],
+  );
 
 /** Neighbours that are one and the same place, and a last point that repeats the first, are dropped. */
 const withoutRepeats = (points: Polygon): Polygon =>
   points.filter((p, i) => {
     const before = points[(i - 1 + points.length) % points.length];
-    return !before || points.length < 2 || (p.x - before.x) ** 2 + (p.y - before.y) ** 2 > SAME_POINT_MM ** 2;
+    return !before || points.length < 2 || Math.hypot(p.x - before.x, p.y - before.y) > SAME_POINT_MM;
   });
 
 /**
