@@ -1,8 +1,7 @@
-import { CUSHIONS, WATERS } from '../../core/acts/vocabulary';
-import { moveStep, type Recipe } from '../../core/recipe/recipe';
+import type { Recipe } from '../../core/recipe/recipe';
 import { schoolsOf } from '../../core/recipe/schools';
-import { freshStep, RECIPE_STEPS, recipeStepWords } from '../../core/recipe/recipeSteps';
-import type { RecipeStep } from '../../core/acts/recipeStep';
+import { recipeStepWords } from '../../core/recipe/recipeSteps';
+import { pieceKind } from '../../records/piece';
 import { newRecipe, recipeOf } from '../../records/recipe';
 import { useNotify } from '../../session/notices';
 import type { PieceContext } from '../../session/pieceContext';
@@ -10,131 +9,11 @@ import { useAddRecipe, useChangeRecipe, useDeleteRecipe } from '../../session/us
 import { useRecipes } from '../../session/useRecords';
 import { useWorkshop } from '../../session/workshop';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
-import { reader } from '../../ui/readers';
-import { Select } from '../../ui/Select';
-import { TextField } from '../../ui/TextField';
 import type { BenchStatus } from './useBenchStatus';
 import { WayChoice } from './WayChoice';
 import type { Plan } from '../../core/plan/makePlan';
 import { PanelFrame } from './PanelFrame';
-import { CUSHION_WORDS } from '../../core/acts/cushionWords';
-
-const StepRow = (props: {
-  readonly step: RecipeStep;
-  readonly at: number;
-  readonly units: PieceContext['settings']['units'];
-  readonly onChange: (step: RecipeStep) => void;
-  readonly onMove: (by: number) => void;
-  readonly onRemove: () => void;
-}) => {
-  const { step, at, units } = props;
-  const { count: _count, minutes: _minutes, ...bare } = step;
-  const takes = RECIPE_STEPS.get(step.act)?.takes ?? [];
-  return (
-    <li className="flex flex-wrap items-end gap-2 border-b border-rim py-1">
-      <span className="w-6 text-right text-chalk">{at + 1}</span>
-      <Select
-        className="w-44"
-        hideLabel
-        label={`Step ${at + 1}`}
-        value={step.act}
-        options={[...RECIPE_STEPS].map(([value, { name }]) => ({ value, text: name }))}
-        onPick={act => props.onChange(freshStep(step.id, act))}
-      />
-      {takes.includes('count') && (
-        <NumberField
-          className="w-20"
-          hideLabel
-          label={`How often, step ${at + 1}`}
-          unit="×"
-          shown={step.count === undefined ? '' : String(step.count)}
-          read={reader('count', units, { min: 1, max: 10_000 })}
-          onValue={count => props.onChange({ ...step, count: Math.round(count) })}
-          onEmpty={() => props.onChange(step.minutes ? { ...bare, minutes: step.minutes } : bare)}
-        />
-      )}
-      {takes.includes('minutes') && (
-        <NumberField
-          className="w-24"
-          hideLabel
-          label={`Minutes, step ${at + 1}`}
-          unit="min"
-          shown={step.minutes === undefined ? '' : String(step.minutes)}
-          read={reader('count', units, { min: 1, max: 20_000 })}
-          onValue={minutes => props.onChange({ ...step, minutes })}
-          onEmpty={() => props.onChange(step.count ? { ...bare, count: step.count } : bare)}
-        />
-      )}
-      {takes.includes('cushion') && (
-        <Select
-          hideLabel
-          label={`Cushion, step ${at + 1}`}
-          value={step.cushion ?? 'bubble'}
-          options={CUSHIONS.map(value => ({ value, text: CUSHION_WORDS[value] }))}
-          onPick={cushion => props.onChange({ ...step, cushion })}
-        />
-      )}
-      {takes.includes('water') && (
-        <Select
-          hideLabel
-          label={`Water, step ${at + 1}`}
-          value={step.water ?? 'hot'}
-          options={WATERS.map(value => ({ value, text: value }))}
-          onPick={water => props.onChange({ ...step, water })}
-        />
-      )}
-      <span className="ml-auto flex">
-        <Button look="bare" aria-label={`Step ${at + 1} earlier`} onClick={() => props.onMove(-1)}>
-          ↑
-        </Button>
-        <Button look="bare" aria-label={`Step ${at + 1} later`} onClick={() => props.onMove(1)}>
-          ↓
-        </Button>
-        <Button look="bare" aria-label={`Remove step ${at + 1}`} onClick={props.onRemove}>
-          Remove
-        </Button>
-      </span>
-    </li>
-  );
-};
-
-const Editor = (props: {
-  readonly recipe: Recipe;
-  readonly context: PieceContext;
-  readonly onChange: (recipe: Recipe) => void;
-}) => {
-  const { recipe, context, onChange } = props;
-  const { chance } = useWorkshop();
-  const { steps } = recipe;
-  const put = (next: readonly RecipeStep[]): void => onChange({ ...recipe, steps: next });
-  return (
-    <>
-      <TextField
-        label="Name of the recipe"
-        value={recipe.name}
-        required
-        onText={name => onChange({ ...recipe, name: name.slice(0, 200) })}
-      />
-      <ol>
-        {steps.map((step, i) => (
-          <StepRow
-            key={step.id}
-            step={step}
-            at={i}
-            units={context.settings.units}
-            onChange={changed => put(steps.map((s, k) => (k === i ? changed : s)))}
-            onMove={by => put(moveStep(steps, i, by))}
-            onRemove={() => put(steps.filter((_, k) => k !== i))}
-          />
-        ))}
-      </ol>
-      <Button className="self-start" onClick={() => put([...steps, freshStep(chance.newId(), 'look')])}>
-        Add a step
-      </Button>
-    </>
-  );
-};
+import { RecipeEditor } from './RecipeEditor';
 
 const Offers = (props: {
   readonly recipes: readonly Recipe[];
@@ -170,22 +49,29 @@ export const RecipePanel = (props: {
   const deleteRecipe = useDeleteRecipe();
   const add = useAddRecipe();
   const { tell, failed } = useNotify();
-  const { chance, nowIso } = useWorkshop();
+  const { cache, chance, nowIso } = useWorkshop();
   // Those of this way, those that say none, and the one that is followed.
   const ownHere = recipes.filter(r => r.way === null || r.way === standing.way.id || r.id === recipe?.id);
   const ownElsewhere = recipes.filter(r => !ownHere.includes(r));
   const isOwn = recipes.some(r => r.id === recipe?.id);
   const follow = (next: Recipe | null, label: string): void =>
     context.change(p => ({ ...p, recipe: next }), { label, key: label });
+  const edit = (next: (was: Recipe) => Recipe): void =>
+    context.change(p => (p.recipe ? { ...p, recipe: next(p.recipe) } : p), {
+      label: 'steps of the recipe',
+      key: 'steps of the recipe',
+    });
   const keep = (): void => {
-    if (!recipe) return;
-    const told = (): void => tell({ text: `“${recipe.name}” is saved with your recipes.` });
+    // As it stands by now: what was just typed may not be drawn yet.
+    const now = cache.shown(pieceKind, context.piece.id)?.recipe ?? recipe;
+    if (!now) return;
+    const told = (): void => tell({ text: `“${now.name}” is saved with your recipes.` });
     if (isOwn) {
-      const { name, steps } = recipe;
-      change(recipe.id, r => ({ ...r, name, steps: [...steps] }), { label: `recipe ${name}` });
+      const { name, steps } = now;
+      change(now.id, r => ({ ...r, name, steps: [...steps] }), { label: `recipe ${name}` });
       return told();
     }
-    const own = newRecipe({ ...recipe, id: chance.newId() }, standing.way.id, nowIso());
+    const own = newRecipe({ ...now, id: chance.newId() }, standing.way.id, nowIso());
     add(own).then(() => {
       follow(recipeOf(own), 'recipe');
       told();
@@ -228,7 +114,7 @@ export const RecipePanel = (props: {
       {recipe && (
         <details>
           <summary className="min-h-12 cursor-pointer py-2 text-lg">Change its steps</summary>
-          <Editor recipe={recipe} context={context} onChange={next => follow(next, 'steps of the recipe')} />
+          <RecipeEditor recipe={recipe} units={context.settings.units} onChange={edit} />
           <div className="mt-3 flex gap-2">
             <Button onClick={keep}>Save to my recipes</Button>
             {isOwn && (

@@ -20,8 +20,13 @@ const MOST_STEPS = 12;
 
 interface Change {
   readonly lesson: Lesson;
-  readonly change: (of: Partial<Lesson>) => void;
+  /** What is changed is the lesson as it stands by then: two changes may come quicker than they are drawn. */
+  readonly change: (of: (was: Lesson) => Partial<Lesson>) => void;
 }
+
+/** One of some with more said of it. */
+const withMore = <T,>(all: readonly T[], at: number, more: Partial<T>): T[] =>
+  all.map((one, i) => (i === at ? { ...one, ...more } : one));
 
 /** What is said on the way, each until what it waits for is there. */
 const Steps = ({ lesson, change }: Change) => (
@@ -37,19 +42,19 @@ const Steps = ({ lesson, change }: Change) => (
           lines={2}
           required
           value={step.says}
-          onText={says => change({ steps: lesson.steps.with(i, { ...step, says }) })}
+          onText={says => change(was => ({ steps: withMore(was.steps, i, { says }) }))}
         />
         <GoalFields
           label="and waits until"
           goal={step.until}
-          onGoal={until => change({ steps: lesson.steps.with(i, { ...step, until }) })}
+          onGoal={until => change(was => ({ steps: withMore(was.steps, i, { until }) }))}
         />
         {lesson.steps.length > 1 && (
           <Button
             look="bare"
             className="self-start"
             aria-label={`Remove step ${i + 1}`}
-            onClick={() => change({ steps: lesson.steps.toSpliced(i, 1) })}
+            onClick={() => change(was => ({ steps: was.steps.toSpliced(i, 1) }))}
           >
             Remove
           </Button>
@@ -60,7 +65,9 @@ const Steps = ({ lesson, change }: Change) => (
       <Button
         className="self-start"
         onClick={() =>
-          change({ steps: [...lesson.steps, { says: 'Say here what to do.', until: FRESH_GOALS.done }] })
+          change(was => ({
+            steps: [...was.steps, { says: 'Say here what to do.', until: FRESH_GOALS.done }],
+          }))
         }
       >
         Another step
@@ -76,8 +83,7 @@ const Ends = ({ lesson, change }: Change) => (
       At the end
     </h2>
     {lesson.shows.map((show, i) => {
-      const put = (of: Partial<typeof show>): void =>
-        change({ shows: lesson.shows.with(i, { ...show, ...of }) });
+      const put = (of: Partial<typeof show>): void => change(was => ({ shows: withMore(was.shows, i, of) }));
       return (
         <div key={i} className="flex flex-col gap-2 border-l-2 border-rim pl-3">
           <GoalFields label="Where" goal={show.goal} onGoal={goal => put({ goal })} />
@@ -93,7 +99,7 @@ const Ends = ({ lesson, change }: Change) => (
 const Start = ({ lesson, change }: Change) => {
   const pieces = usePieces() ?? [];
   const toggle = (fault: string, isOn: boolean): void =>
-    change({ faults: isOn ? [...lesson.faults, fault] : lesson.faults.filter(f => f !== fault) });
+    change(was => ({ faults: [...was.faults.filter(f => f !== fault), ...(isOn ? [fault] : [])] }));
   return (
     <section aria-labelledby="start" className="flex flex-col gap-3">
       <h2 id="start" className="text-xl font-semibold">
@@ -110,7 +116,7 @@ const Start = ({ lesson, change }: Change) => {
           onPick={id => {
             const piece = pieces.find(p => p.id === id);
             // What was done with the other form need not suit this one.
-            if (piece) change({ plan: { ...piece.plan, pieces: 1 }, judge: piece.judge, done: [] });
+            if (piece) change(() => ({ plan: { ...piece.plan, pieces: 1 }, judge: piece.judge, done: [] }));
           }}
         />
         <NumberField
@@ -118,7 +124,7 @@ const Start = ({ lesson, change }: Change) => {
           label="Which felt"
           shown={showFigure(lesson.seed, 'count', { units: 'metric' })}
           read={reader('count', 'metric', { min: 0, max: MOST_SEEDS })}
-          onValue={seed => change({ seed: Math.round(seed) })}
+          onValue={seed => change(() => ({ seed: Math.round(seed) }))}
         />
       </div>
       <p className="text-[13px] text-chalk">
@@ -150,7 +156,7 @@ const Editor = ({ lesson }: { readonly lesson: Lesson }) => {
   const { chance } = useWorkshop();
   const navigate = useNavigate();
   const [draft, setDraft] = useState(lesson);
-  const change = (of: Partial<Lesson>): void => setDraft(d => ({ ...d, ...of }));
+  const change: Change['change'] = of => setDraft(d => ({ ...d, ...of(d) }));
   const wrong = LessonSchema.safeParse(draft).error?.issues[0];
   const save = (): void => {
     // One that came with the program stays as it is: a changed one is one's own.
@@ -162,13 +168,18 @@ const Editor = ({ lesson }: { readonly lesson: Lesson }) => {
     <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
       <div className="flex max-w-3xl flex-col gap-6">
         <h1 className="text-3xl font-semibold">Change a lesson</h1>
-        <TextField label="Its name" required value={draft.title} onText={title => change({ title })} />
+        <TextField
+          label="Its name"
+          required
+          value={draft.title}
+          onText={title => change(() => ({ title }))}
+        />
         <TextField
           label="What it is about"
           lines={2}
           required
           value={draft.about}
-          onText={about => change({ about })}
+          onText={about => change(() => ({ about }))}
         />
         <Start lesson={draft} change={change} />
         <Steps lesson={draft} change={change} />
