@@ -23,7 +23,7 @@ const StepRow = (props: {
   const takes = RECIPE_STEPS.get(step.act)?.takes ?? [];
   return (
     <li className="flex flex-wrap items-end gap-2 border-b border-rim py-1">
-      <span className="w-6 text-right text-chalk">{at + 1}</span>
+      <span className="w-6 pb-2 text-right text-chalk">{at + 1}</span>
       <Select
         className="w-44"
         hideLabel
@@ -107,7 +107,7 @@ export const RecipeEditor = (props: {
         required
         onText={name => onChange(was => ({ ...was, name: name.slice(0, 200) }))}
       />
-      <ol>
+      <ol className="mt-2">
         {recipe.steps.map((step, i) => (
           <StepRow
             key={step.id}
