@@ -49,7 +49,14 @@ const VIEWS = [
         await page.getByLabel('Add a wool').selectOption({ label: wool });
     },
   },
-  { name: 'bench', path: '/pieces/sample-kelp-cosy/bench', size: TABLET },
+  {
+    name: 'bench',
+    path: '/pieces/sample-kelp-cosy/bench',
+    size: TABLET,
+    act: async page => {
+      await page.getByRole('button', { name: /^Done/ }).first().waitFor();
+    },
+  },
   {
     name: 'rehearsal',
     path: '/rehearse/sample-kelp-cosy?seed=7',

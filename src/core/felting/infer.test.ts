@@ -74,7 +74,7 @@ describe('what the log says of a piece', () => {
     const range = rangeOf(along ?? new Float64Array(), posterior.weights);
     expect(range.mean).toBeCloseTo(0.79, 1);
     expect(range.sd).toBeGreaterThan(0.06);
-    expect(posterior.effective).toBeGreaterThan(1200);
+    expect(posterior.effective).toBeGreaterThan(1500);
   });
 
   it('of a count that was guessed is less sure, and so it believes the tape more', () => {

@@ -1,5 +1,5 @@
 import { at, edgeAt, type Edges, edgesOf } from './edges';
-import { type Meeting, type Meetings, meetingsOf } from './meetings';
+import { crossNowhere, type Meeting, type Meetings, meetingsOf } from './meetings';
 import { type Point, type Polygon, polygonArea, signedArea } from './polygon';
 
 /** How often the place just to the right of an edge's beginning is gone round. The edge is not level. */
@@ -93,7 +93,7 @@ export const coveredBy = (outlines: readonly Polygon[]): Polygon[] | null => {
   if (!meetings) return null;
   const [only] = outlines;
   // One that nowhere crosses itself covers what it goes round, or nothing.
-  if (only && outlines.length === 1 && meetings.lists.length === 1) {
+  if (only && outlines.length === 1 && crossNowhere(meetings)) {
     const area = signedArea(only);
     if (area !== 0) return area > 0 ? [only.map(({ x, y }) => ({ x, y }))] : [];
   }

@@ -1,5 +1,5 @@
 import { edgesOf } from './edges';
-import { meetingsOf } from './meetings';
+import { crossNowhere, meetingsOf } from './meetings';
 import type { Point, Polygon } from './polygon';
 
 const side = (a: Point, b: Point, p: Point): number => (b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x);
@@ -34,7 +34,8 @@ interface Edge {
  * @returns the place, mm, or null for a simple outline. About n·√n steps for outlines people draw.
  */
 export const selfCrossing = (outline: Polygon): Point | null => {
-  if (meetingsOf(edgesOf([outline]))?.lists.length === 1) return null;
+  const meetings = meetingsOf(edgesOf([outline]));
+  if (meetings && crossNowhere(meetings)) return null;
   const n = outline.length;
   const edges = outline
     .flatMap((a, i): Edge[] => {

@@ -67,12 +67,12 @@ const layOut = ({ count, x, y, next }: Edges) => {
 
 /**
  * Tells of every two edges that are near one another, by a grid with cells of about their length.
- * @returns false when it was told that this is enough; null where a place is no number
+ * @returns false when it was told that this is enough, and where a place is no number
  */
-export const tellNear = (edges: Edges, tell: TellPair): boolean | null => {
+export const tellNear = (edges: Edges, tell: TellPair): boolean => {
   const { count, x, y, next } = edges;
   const { minX, minY, size, columns, rows } = layOut(edges);
-  if (!Number.isFinite(size) || !Number.isFinite(columns * rows)) return null;
+  if (!Number.isFinite(size) || !Number.isFinite(columns * rows)) return false;
   const cells: Cells = {
     tell,
     heads: new Int32Array(columns * rows).fill(-1),

@@ -24,6 +24,9 @@ export interface Meetings {
   readonly listOf: Int32Array;
 }
 
+/** Whether no edge crosses any other. */
+export const crossNowhere = ({ lists }: Meetings): boolean => lists.length === 1;
+
 /** Puts a meeting where it belongs along its edge; there are seldom more than two. */
 const insert = (list: Meeting[], m: Meeting): void => {
   const after = list.findIndex(other => other.along > m.along);

@@ -1,17 +1,15 @@
 // @vitest-environment happy-dom
-import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, it } from 'vitest';
 import type { Recipe } from '../../core/recipe/recipe';
+import { InWorkshop } from '../../session/testing/InWorkshop';
 import { aWorkshop } from '../../session/testing/open';
-import { WorkshopContext } from '../../session/workshop';
 import { doNow } from '../../ui/afterwards';
 import { RecipeEditor } from './RecipeEditor';
 
 afterEach(cleanup);
 
 it('what is typed and chosen quicker than it is drawn is all there', () => {
-  const workshop = aWorkshop();
   const drawn: Recipe = {
     id: 'r',
     name: 'By count',
@@ -22,17 +20,15 @@ it('what is typed and chosen quicker than it is drawn is all there', () => {
   };
   let there = drawn;
   render(
-    <QueryClientProvider client={workshop.client}>
-      <WorkshopContext value={workshop}>
-        <RecipeEditor
-          recipe={drawn}
-          units="metric"
-          onChange={change => {
-            there = change(there);
-          }}
-        />
-      </WorkshopContext>
-    </QueryClientProvider>,
+    <InWorkshop workshop={aWorkshop()}>
+      <RecipeEditor
+        recipe={drawn}
+        units="metric"
+        onChange={change => {
+          there = change(there);
+        }}
+      />
+    </InWorkshop>,
   );
   const name = screen.getByLabelText('Name of the recipe');
   fireEvent.change(name, { target: { value: 'Mine' } });
