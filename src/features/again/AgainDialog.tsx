@@ -24,7 +24,7 @@ export const AgainDialog = (props: {
           plan={piece.plan}
           wanted={wanted}
           units={units}
-          onWanted={change => setWanted({ ...wanted, ...change })}
+          onWanted={change => setWanted(was => ({ ...was, ...change }))}
         />
         <Button
           look="main"

@@ -79,7 +79,7 @@ const Taken = ({ card }: { readonly card: RecipeCard }) => {
         plan={piece.plan}
         wanted={wanted}
         units={units}
-        onWanted={change => setWanted({ ...wanted, ...change })}
+        onWanted={change => setWanted(was => ({ ...was, ...change }))}
       >
         <div className="flex flex-col gap-2">
           {card.wools.map(w => (
@@ -91,7 +91,7 @@ const Taken = ({ card }: { readonly card: RecipeCard }) => {
                 { value: NEW, text: 'put it on my shelf' },
                 ...shelf.map(s => ({ value: s.id, text: s.name })),
               ]}
-              onPick={id => setWools(new Map(wools).set(w.id, id))}
+              onPick={id => setWools(was => new Map(was).set(w.id, id))}
             />
           ))}
         </div>

@@ -93,7 +93,7 @@ export const HandMixed = ({ wools }: { readonly wools: readonly Wool[] }) => {
           label="Add a wool"
           value=""
           options={namedOptions(free, 'Add a wool …')}
-          onPick={woolId => setParts([...parts, { woolId, grams: 10 }])}
+          onPick={woolId => setParts(was => [...was, { woolId, grams: 10 }])}
         />
       )}
       {colour && (

@@ -217,7 +217,7 @@ export const RecordView = () => {
         <>
           <Finder
             query={query}
-            onQuery={more => setQuery({ ...query, ...more })}
+            onQuery={more => setQuery(was => ({ ...was, ...more }))}
             wools={wools}
             forms={[...new Set(rows.map(r => r.form))].toSorted()}
           />

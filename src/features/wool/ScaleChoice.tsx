@@ -18,14 +18,14 @@ const Connect = ({ scale }: { readonly scale: Scale }) => {
         label="Speed of the scale"
         value={String(settings.baudRate)}
         options={SPEEDS.map(speed => ({ value: String(speed), text: `${speed} baud` }))}
-        onPick={speed => setSettings({ ...settings, baudRate: Number(speed) })}
+        onPick={speed => setSettings(was => ({ ...was, baudRate: Number(speed) }))}
       />
       <Select
         hideLabel
         label="A number without a unit is in"
         value={settings.unit}
         options={wordOptions(['g', 'oz'] as const)}
-        onPick={unit => setSettings({ ...settings, unit })}
+        onPick={unit => setSettings(was => ({ ...was, unit }))}
       />
     </>
   );
