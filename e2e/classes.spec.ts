@@ -47,37 +47,39 @@ test(
   },
 );
 
-test('kits that are packed are off the shelf, and what comes back unused is on it again', async ({
-  page,
-}) => {
-  await page.goto('/shelf/wool-kelp');
-  const left = field(page, 'On the shelf');
-  const grams = async (): Promise<number> => Number.parseFloat(await left.inputValue());
-  const full = await grams();
-  await within(page, '/classes/class-fern');
-  await page.getByRole('button', { name: 'Add a part' }).click();
-  await page
-    .getByRole('combobox', { name: 'Part', exact: true })
-    .selectOption({ label: 'Tarred cord, thin' });
-  await type(page, 'In each', '0.5');
-  await page.getByRole('button', { name: 'The kits are packed' }).click();
-  await expect(page.getByText(/11 kits were packed on/)).toBeVisible();
-  await within(page, '/shelf/wool-kelp');
-  // Eleven kits of forty grams.
-  await expect.poll(grams).toBeCloseTo(full - 440, 1);
-  await within(page, '/classes/class-fern');
-  await type(page, 'Kits that came back unused', '3');
-  await within(page, '/parts');
-  const cord = page
-    .getByRole('list', { name: 'Parts' })
-    .getByRole('listitem')
-    .filter({
-      has: page.getByRole('button', { name: 'Delete Tarred cord, thin' }),
-    });
-  // 18 m, less eleven halves, and three halves back.
-  await expect(cord.getByRole('textbox', { name: 'On the shelf' })).toHaveValue('14');
-  await within(page, '/shelf/wool-kelp');
-  await expect.poll(grams).toBeCloseTo(full - 320, 1);
-  await within(page, '/classes');
-  await expect(page.getByRole('list', { name: 'Classes' })).toContainText('held');
-});
+test(
+  'kits that are packed are off the shelf, and what comes back unused is on it again',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/shelf/wool-kelp');
+    const left = field(page, 'On the shelf');
+    const grams = async (): Promise<number> => Number.parseFloat(await left.inputValue());
+    const full = await grams();
+    await within(page, '/classes/class-fern');
+    await page.getByRole('button', { name: 'Add a part' }).click();
+    await page
+      .getByRole('combobox', { name: 'Part', exact: true })
+      .selectOption({ label: 'Tarred cord, thin' });
+    await type(page, 'In each', '0.5');
+    await page.getByRole('button', { name: 'The kits are packed' }).click();
+    await expect(page.getByText(/11 kits were packed on/)).toBeVisible();
+    await within(page, '/shelf/wool-kelp');
+    // Eleven kits of forty grams.
+    await expect.poll(grams).toBeCloseTo(full - 440, 1);
+    await within(page, '/classes/class-fern');
+    await type(page, 'Kits that came back unused', '3');
+    await within(page, '/parts');
+    const cord = page
+      .getByRole('list', { name: 'Parts' })
+      .getByRole('listitem')
+      .filter({
+        has: page.getByRole('button', { name: 'Delete Tarred cord, thin' }),
+      });
+    // 18 m, less eleven halves, and three halves back.
+    await expect(cord.getByRole('textbox', { name: 'On the shelf' })).toHaveValue('14');
+    await within(page, '/shelf/wool-kelp');
+    await expect.poll(grams).toBeCloseTo(full - 320, 1);
+    await within(page, '/classes');
+    await expect(page.getByRole('list', { name: 'Classes' })).toContainText('held');
+  },
+);

@@ -56,24 +56,28 @@ test('reading the same file twice changes nothing', LONG, async ({ page }, info)
   expect(content(await saveWorkshop(page))).toBe(content(out));
 });
 
-test('a broken file is refused with the path and the reason, and changes nothing', async ({ page }, info) => {
-  await page.goto('/file');
-  const out = await saveWorkshop(page);
-  const cases: ReadonlyArray<readonly [string, RegExp]> = [
-    [out.slice(0, 4000), /cannot be read as JSON/],
-    ['%PDF-1.4', /cannot be read as JSON/],
-    [out.replace('"along": 0.33', '"along": 1.33'), /pieces\[\d\]\.plan\.shrinkage\.along/],
-    [out.replace(/"rolls": \d+/, '"rolls": -5'), /entries\[\d+\]\.act\.rolls/],
-    [out.replace('"kind": "disc"', '"kind": "zeppelin"'), /pieces\[\d\]\.plan\.form\.kind: zeppelin/],
-    [out.replace('"fileVersion": 1', '"fileVersion": 9'), /written by a later version/],
-  ];
-  for (const [i, [text, reason]] of cases.entries()) {
-    await readIn(page, info.outputPath(`broken${i}.json`), text);
-    await expect(page.getByRole('alert')).toContainText('Nothing here was changed');
-    await expect(page.getByRole('alert')).toContainText(reason);
-  }
-  expect(content(await saveWorkshop(page))).toBe(content(out));
-});
+test(
+  'a broken file is refused with the path and the reason, and changes nothing',
+  LONG,
+  async ({ page }, info) => {
+    await page.goto('/file');
+    const out = await saveWorkshop(page);
+    const cases: ReadonlyArray<readonly [string, RegExp]> = [
+      [out.slice(0, 4000), /cannot be read as JSON/],
+      ['%PDF-1.4', /cannot be read as JSON/],
+      [out.replace('"along": 0.33', '"along": 1.33'), /pieces\[\d\]\.plan\.shrinkage\.along/],
+      [out.replace(/"rolls": \d+/, '"rolls": -5'), /entries\[\d+\]\.act\.rolls/],
+      [out.replace('"kind": "disc"', '"kind": "zeppelin"'), /pieces\[\d\]\.plan\.form\.kind: zeppelin/],
+      [out.replace('"fileVersion": 1', '"fileVersion": 9'), /written by a later version/],
+    ];
+    for (const [i, [text, reason]] of cases.entries()) {
+      await readIn(page, info.outputPath(`broken${i}.json`), text);
+      await expect(page.getByRole('alert')).toContainText('Nothing here was changed');
+      await expect(page.getByRole('alert')).toContainText(reason);
+    }
+    expect(content(await saveWorkshop(page))).toBe(content(out));
+  },
+);
 
 test('clearing the sample can be undone', LONG, async ({ page }) => {
   await clearedWorkshop(page);

@@ -104,19 +104,21 @@ test('measured outside, a cushion is two walls smaller inside', LONG, async ({ p
   await expect(page.getByRole('row', { name: /A, length/ })).toContainText('39.2 cm');
 });
 
-test('a grid finds the one figure that is left out, and what is typed no longer follows', async ({
-  page,
-}) => {
-  await begin(page, 'Relief panel');
-  await expect(field(page, 'Cell, lengthwise')).toHaveValue('6.7');
-  await type(page, 'Cells lengthwise', '6');
-  // (42 − 5·1.2 − 2·1.8)/6 = 5.4 cm.
-  await expect(field(page, 'Cell, lengthwise')).toHaveValue('5.4');
-  await type(page, 'Cell, lengthwise', '6');
-  // 6·6 + 5·1.2 + 2·1.8 = 45.6 cm.
-  await expect(field(page, 'Length')).toHaveValue('45.6');
-  await expect(page.getByText('Felted together')).toBeVisible();
-});
+test(
+  'a grid finds the one figure that is left out, and what is typed no longer follows',
+  LONG,
+  async ({ page }) => {
+    await begin(page, 'Relief panel');
+    await expect(field(page, 'Cell, lengthwise')).toHaveValue('6.7');
+    await type(page, 'Cells lengthwise', '6');
+    // (42 − 5·1.2 − 2·1.8)/6 = 5.4 cm.
+    await expect(field(page, 'Cell, lengthwise')).toHaveValue('5.4');
+    await type(page, 'Cell, lengthwise', '6');
+    // 6·6 + 5·1.2 + 2·1.8 = 45.6 cm.
+    await expect(field(page, 'Length')).toHaveValue('45.6');
+    await expect(page.getByText('Felted together')).toBeVisible();
+  },
+);
 
 test('the front of a flap pocket carries no flap', LONG, async ({ page }) => {
   await begin(page, 'Flap pocket');

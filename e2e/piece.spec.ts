@@ -98,7 +98,7 @@ test.describe('the plan', () => {
     },
   );
 
-  test('switches units at any moment without loss', async ({ page }) => {
+  test('switches units at any moment without loss', LONG, async ({ page }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
     await type(page, 'Diameter', '12 1/4 in');
     await expect(field(page, 'Diameter')).toHaveValue('31.1');

@@ -2,24 +2,26 @@ import { readFile } from 'node:fs/promises';
 import { expect, test } from './jorrit';
 import { LONG } from './tiers';
 
-test('what is short is known before the first wisp: needs of parts and wool summed over all that is planned', async ({
-  page,
-}) => {
-  await page.goto('/projects');
-  const needs = page.getByRole('region', { name: 'What everything planned needs' });
-  await expect(needs.getByRole('listitem').filter({ hasText: 'Tarred cord' })).toContainText(
-    /3 m of 18 m.*enough/,
-  );
-  await expect(needs.getByRole('listitem').filter({ hasText: 'Oat, undyed batt' })).toContainText(/ g of /);
-  await page.getByRole('link', { name: 'Garland for the boat shed', exact: true }).click();
-  await expect(page.getByText('12 short: it is planned 12 times.')).toBeVisible();
-  await page.getByRole('textbox', { name: 'How much cord' }).fill('20');
-  await page.keyboard.press('Tab');
-  await page.getByRole('link', { name: 'Projects', exact: true }).click();
-  await expect(needs.getByRole('listitem').filter({ hasText: 'Tarred cord' })).toContainText('2 m short');
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(needs.getByRole('listitem').filter({ hasText: 'Tarred cord' })).toContainText('enough');
-});
+test(
+  'what is short is known before the first wisp: needs of parts and wool summed over all that is planned',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/projects');
+    const needs = page.getByRole('region', { name: 'What everything planned needs' });
+    await expect(needs.getByRole('listitem').filter({ hasText: 'Tarred cord' })).toContainText(
+      /3 m of 18 m.*enough/,
+    );
+    await expect(needs.getByRole('listitem').filter({ hasText: 'Oat, undyed batt' })).toContainText(/ g of /);
+    await page.getByRole('link', { name: 'Garland for the boat shed', exact: true }).click();
+    await expect(page.getByText('12 short: it is planned 12 times.')).toBeVisible();
+    await page.getByRole('textbox', { name: 'How much cord' }).fill('20');
+    await page.keyboard.press('Tab');
+    await page.getByRole('link', { name: 'Projects', exact: true }).click();
+    await expect(needs.getByRole('listitem').filter({ hasText: 'Tarred cord' })).toContainText('2 m short');
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(needs.getByRole('listitem').filter({ hasText: 'Tarred cord' })).toContainText('enough');
+  },
+);
 
 test('earrings are put together: parts chosen, joins that fit, steps ticked, and the whole stands in the record', async ({
   page,

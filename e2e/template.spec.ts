@@ -38,27 +38,31 @@ test('the check line on every sheet is 100 mm within 0.1, and sheets are numbere
   expect(words).toContain('100 mm');
 });
 
-test('a piece on one sheet has its laid outline at true scale, as poppler measures it', async ({ page }) => {
-  await page.goto('/pieces/sample-press-cosy/plan');
-  await page.getByRole('textbox', { name: 'Girth', exact: true }).fill('16');
-  await page.keyboard.press('Enter');
-  await page.getByRole('textbox', { name: 'Hem girth', exact: true }).fill('18');
-  await page.keyboard.press('Enter');
-  await page.getByRole('textbox', { name: 'Wall height', exact: true }).fill('6');
-  await page.keyboard.press('Enter');
-  await stage(page, 'Template').click();
-  await expect(page.getByText('1 sheet', { exact: false })).toBeVisible();
-  const pdf = await save(page, 'Save PDF');
-  // Laid: hem 180/2 ÷ 0.67 wide, crown 70 + wall 60 ÷ 0.67 long.
-  const wanted = { width: 90 / 0.67, height: 130 / 0.67 };
-  const outline = pathsOf(pdf, 1).filter(
-    p =>
-      p.closed &&
-      Math.abs(sizeOf(p).width - wanted.width) < 0.1 &&
-      Math.abs(sizeOf(p).height - wanted.height) < 0.1,
-  );
-  expect(outline.length).toBeGreaterThan(0);
-});
+test(
+  'a piece on one sheet has its laid outline at true scale, as poppler measures it',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-press-cosy/plan');
+    await page.getByRole('textbox', { name: 'Girth', exact: true }).fill('16');
+    await page.keyboard.press('Enter');
+    await page.getByRole('textbox', { name: 'Hem girth', exact: true }).fill('18');
+    await page.keyboard.press('Enter');
+    await page.getByRole('textbox', { name: 'Wall height', exact: true }).fill('6');
+    await page.keyboard.press('Enter');
+    await stage(page, 'Template').click();
+    await expect(page.getByText('1 sheet', { exact: false })).toBeVisible();
+    const pdf = await save(page, 'Save PDF');
+    // Laid: hem 180/2 ÷ 0.67 wide, crown 70 + wall 60 ÷ 0.67 long.
+    const wanted = { width: 90 / 0.67, height: 130 / 0.67 };
+    const outline = pathsOf(pdf, 1).filter(
+      p =>
+        p.closed &&
+        Math.abs(sizeOf(p).width - wanted.width) < 0.1 &&
+        Math.abs(sizeOf(p).height - wanted.height) < 0.1,
+    );
+    expect(outline.length).toBeGreaterThan(0);
+  },
+);
 
 test('the SVG is in millimetres and as wide as the laid piece', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-ferry-pad/template');

@@ -54,23 +54,25 @@ test(
   },
 );
 
-test('the simulated scale settles, is tared, and its pile is taken when it stands still', async ({
-  page,
-}) => {
-  await page.goto('/pieces/sample-fern-mat/wool');
-  await page.getByRole('button', { name: 'Simulated scale' }).click();
-  await page.getByRole('button', { name: 'Put 5 g on' }).click();
-  const take = page.getByRole('button', { name: 'Weighed', exact: true });
-  await expect(page.getByTestId('on-scale')).toContainText('5 g, 5 g to go');
-  await page.getByRole('button', { name: 'Tare' }).click();
-  await expect(page.getByTestId('on-scale')).toContainText('0 g, 10 g to go');
-  for (let i = 0; i < 2; i += 1) await page.getByRole('button', { name: 'Put 5 g on' }).click();
-  await expect(page.getByTestId('on-scale')).toContainText('10 g, right');
-  await expect(take).toBeEnabled();
-  await take.click();
-  await expect(piles(page).nth(0)).toContainText('✓ 10 g');
-  await expect(piles(page).nth(0)).not.toContainText('!');
-});
+test(
+  'the simulated scale settles, is tared, and its pile is taken when it stands still',
+  LONG,
+  async ({ page }) => {
+    await page.goto('/pieces/sample-fern-mat/wool');
+    await page.getByRole('button', { name: 'Simulated scale' }).click();
+    await page.getByRole('button', { name: 'Put 5 g on' }).click();
+    const take = page.getByRole('button', { name: 'Weighed', exact: true });
+    await expect(page.getByTestId('on-scale')).toContainText('5 g, 5 g to go');
+    await page.getByRole('button', { name: 'Tare' }).click();
+    await expect(page.getByTestId('on-scale')).toContainText('0 g, 10 g to go');
+    for (let i = 0; i < 2; i += 1) await page.getByRole('button', { name: 'Put 5 g on' }).click();
+    await expect(page.getByTestId('on-scale')).toContainText('10 g, right');
+    await expect(take).toBeEnabled();
+    await take.click();
+    await expect(piles(page).nth(0)).toContainText('✓ 10 g');
+    await expect(piles(page).nth(0)).not.toContainText('!');
+  },
+);
 
 test('a layer of two wools is two piles, drawn and needed by colour', LONG, async ({ page }) => {
   await page.goto('/pieces/sample-fern-mat/wool');

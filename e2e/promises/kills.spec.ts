@@ -19,7 +19,7 @@ const untilKilled = (isGone: () => boolean, work: () => Promise<void>): Promise<
   });
 
 test('kills at the bench: nothing acknowledged is lost or doubled', async ({ baseURL }, info) => {
-  const kills = rounds(3, 100);
+  const kills = rounds(2, 100);
   test.setTimeout(30_000 + kills * 15_000);
   const profile = newProfile();
   const random = seeded(23);

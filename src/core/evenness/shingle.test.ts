@@ -72,7 +72,7 @@ describe('wool laid in rows like tiles', () => {
     // Many whole pitches in the middle of a large sheet, rows beginning anywhere: a torus but for chance.
     const square = box(640, 640);
     for (const jitter of [TIDINESS['very-tidy'], TIDINESS.tidy, TIDINESS.hasty]) {
-      const fields = Array.from({ length: tries(8, 30) }, (_, i) =>
+      const fields = Array.from({ length: tries(5, 30) }, (_, i) =>
         layOut({
           rings: [square],
           layers: [{ grams: GSM * 0.4096, directionDeg: 0 }],
@@ -104,7 +104,7 @@ describe('wool laid in rows like tiles', () => {
   });
 
   const cosy = (of: { layers: number; rows: Rows | null; seeds?: number; oneWay?: boolean }) =>
-    Array.from({ length: of.seeds ?? tries(6, 24) }, (_, i) =>
+    Array.from({ length: of.seeds ?? tries(4, 24) }, (_, i) =>
       layOut({
         rings: [box(400, 450)],
         layers: Array.from({ length: of.layers }, (__, k) => ({
