@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, it } from 'vitest';
 import { doNow } from './afterwards';
 import { Choice } from './Choice';
@@ -31,4 +31,36 @@ it.each([
     doNow();
   }
   expect(chosen).toEqual(wanted);
+});
+
+it('arrows lead round, Home and End to the ends, and Tab to the one that is chosen', () => {
+  const chosen: string[] = [];
+  const options = [...COUNTS, { value: '40', text: '40' }];
+  render(<Choice label="Rolls" value="30" options={options} onChoose={value => chosen.push(value)} />);
+  const at = (): string => document.activeElement?.textContent ?? '';
+  const press = (key: string, more = {}): string => {
+    fireEvent.keyDown(document.activeElement ?? document.body, { key, ...more });
+    return at();
+  };
+  const radios = screen.getAllByRole('radio');
+  expect(radios.map(r => r.tabIndex)).toEqual([-1, 0, -1]);
+  radios[1]?.focus();
+  expect(
+    ['ArrowRight', 'ArrowDown', 'ArrowLeft', 'ArrowUp', 'Home', 'End', 'a'].map(key => press(key)),
+  ).toEqual(['40', '20', '40', '30', '20', '40', '40']);
+  // Back and forth among the views is the browser's.
+  expect(press('ArrowLeft', { altKey: true })).toBe('40');
+  expect(chosen).toEqual([]);
+});
+
+it('where none is chosen, Tab leads to the first', () => {
+  render(
+    <Choice
+      label="Rolls"
+      value=""
+      options={[{ value: '', text: 'none' }, ...COUNTS].slice(1)}
+      onChoose={() => undefined}
+    />,
+  );
+  expect(screen.getAllByRole('radio').map(r => r.tabIndex)).toEqual([0, -1]);
 });

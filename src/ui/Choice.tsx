@@ -1,5 +1,5 @@
 import { ToggleGroup } from 'radix-ui';
-import type { MouseEvent, ReactNode } from 'react';
+import type { KeyboardEvent, MouseEvent, ReactNode } from 'react';
 import { usePicked } from './usePicked';
 
 const SIZE = {
@@ -11,7 +11,25 @@ const SIZE = {
 /** A wet finger leaves no focus behind, and the row is not drawn for it. */
 const keepFocus = (e: MouseEvent): void => e.preventDefault();
 
-/** One of a few, all in sight. Arrow keys move between them. */
+/** From which of so many an arrow key leads to which, round and round; null for another key. */
+const ledTo = (key: string, at: number, count: number): number | null => {
+  if (key === 'ArrowRight' || key === 'ArrowDown') return (at + 1) % count;
+  if (key === 'ArrowLeft' || key === 'ArrowUp') return (at + count - 1) % count;
+  if (key === 'Home') return 0;
+  return key === 'End' ? count - 1 : null;
+};
+
+/** Moves the focus. The library keeps in its state where that is, and draws all of them anew for a touch of the mouse. */
+const lead = (e: KeyboardEvent<HTMLElement>): void => {
+  const all = [...e.currentTarget.querySelectorAll<HTMLElement>('[role=radio]')];
+  const at = all.findIndex(radio => radio === e.target);
+  const to = at < 0 || e.ctrlKey || e.metaKey || e.altKey ? null : ledTo(e.key, at, all.length);
+  if (to === null) return;
+  e.preventDefault();
+  all[to]?.focus();
+};
+
+/** One of a few, all in sight. Arrow keys move between them; Tab leads to the one that is chosen. */
 export const Choice = <T extends string>(props: {
   readonly label: string;
   readonly value: T;
@@ -23,6 +41,7 @@ export const Choice = <T extends string>(props: {
   readonly isAdvised?: boolean;
 }) => {
   const [shown, pick] = usePicked(props.value, props.onChoose);
+  const tabTo = props.options.some(o => o.value === shown) ? shown : props.options[0]?.value;
   const isWet = (props.size ?? 'dry') !== 'dry';
   const choose = (value: string): void => {
     const tapped = value === '' && props.isAdvised ? shown : value;
@@ -32,6 +51,8 @@ export const Choice = <T extends string>(props: {
   return (
     <ToggleGroup.Root
       type="single"
+      rovingFocus={false}
+      onKeyDown={lead}
       aria-label={props.label}
       value={shown}
       onValueChange={choose}
@@ -42,6 +63,7 @@ export const Choice = <T extends string>(props: {
           key={o.value}
           value={o.value}
           aria-label={o.name}
+          tabIndex={o.value === tabTo ? 0 : -1}
           onMouseDown={isWet ? keepFocus : undefined}
           className={`-ml-px flex-1 border border-rim bg-soap first:ml-0 first:rounded-l-bench last:rounded-r-bench hover:border-ink data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:text-soap ${
             SIZE[props.size ?? 'dry']

@@ -1,4 +1,12 @@
-import { type MouseEvent, type PointerEvent, type ReactNode, useEffect, useRef, useState } from 'react';
+import {
+  type MouseEvent,
+  type PointerEvent,
+  type ReactNode,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+} from 'react';
 import { afterwards } from '../../ui/afterwards';
 import { noteDragEnd } from '../../ui/dragEnd';
 import { useSteady } from '../../ui/useSteady';
@@ -17,6 +25,8 @@ interface Held {
   /** The days, and what scrolls them. */
   readonly list: HTMLElement;
   readonly scroller: HTMLElement | null;
+  /** What is seen of them: it does not move while a hand is down on it. */
+  readonly seen: DOMRect | null;
   readonly rect: DOMRect;
   readonly from: { readonly x: number; readonly y: number };
   now: { readonly x: number; readonly y: number };
@@ -25,11 +35,9 @@ interface Held {
   day: string | null;
 }
 
-/** Where what is in the hand is drawn, px of the window; and, once it was put, the plan in which it has no new place yet. */
+/** Where what is in the hand was taken up, px of the window; and, once it was put, the plan in which it has no new place yet. */
 interface Hand {
   readonly rect: DOMRect;
-  readonly x: number;
-  readonly y: number;
   readonly putIn: unknown;
 }
 
@@ -44,10 +52,29 @@ interface Ways {
   readonly onDrop: (dropped: Dropped) => void;
 }
 
+/** Shows an element so far from its place, px. */
+const showAt = (shape: HTMLElement | null, { x, y }: { readonly x: number; readonly y: number }): void =>
+  shape?.style.setProperty('transform', `translate(${x}px, ${y}px)`);
+
+/** How far what is in the hand was carried: written straight into its place, as drawing it anew takes longer than a step of a hand. */
+const useCarriedPlace = (isInHand: boolean) => {
+  const shape = useRef<HTMLDivElement>(null);
+  const by = useRef({ x: 0, y: 0 });
+  useLayoutEffect(() => {
+    if (isInHand) showAt(shape.current, by.current);
+  }, [isInHand]);
+  const carryBy = useSteady((x: number, y: number): void => {
+    by.current = { x, y };
+    showAt(shape.current, by.current);
+  });
+  return { shape, carryBy };
+};
+
 const useCarrying = (ways: Ways) => {
   const { laid, onCarry } = ways;
   const held = useRef<Held | null>(null);
   const [hand, setHand] = useState<Hand | null>(null);
+  const { shape, carryBy } = useCarriedPlace(hand !== null);
   const isCarrying = hand?.putIn === null;
 
   const putAway = useSteady((): void => {
@@ -60,9 +87,10 @@ const useCarrying = (ways: Ways) => {
   });
   /** Draws what is in the hand where the hand is, and says over which day. */
   const follow = useSteady((of: Held): void => {
-    setHand({ rect: of.rect, x: of.now.x - of.from.x, y: of.now.y - of.from.y, putIn: null });
+    carryBy(of.now.x - of.from.x, of.now.y - of.from.y);
     const day = dayAt(of.list, of.now.y);
     if (of.isCarried && day === of.day) return;
+    if (!of.isCarried) setHand({ rect: of.rect, putIn: null });
     of.isCarried = true;
     of.day = day;
     onCarry({ block: of.block, day });
@@ -74,7 +102,7 @@ const useCarrying = (ways: Ways) => {
     };
     const scroll = (): void => {
       const of = held.current;
-      const by = of?.scroller ? edgeStep(of.now.y, of.scroller.getBoundingClientRect()) : 0;
+      const by = of?.seen ? edgeStep(of.now.y, of.seen) : 0;
       if (of && by !== 0) {
         of.scroller?.scrollBy(0, by);
         follow(of);
@@ -105,7 +133,9 @@ const useCarrying = (ways: Ways) => {
     const rect = of.getBoundingClientRect();
     const scroller = scrollerOf(list);
     const { pointerId } = e;
-    held.current = { block, pointerId, list, scroller, rect, from, now: from, isCarried: false, day: null };
+    const seen = scroller?.getBoundingClientRect() ?? null;
+    const begun = { from, now: from, isCarried: false, day: null };
+    held.current = { block, pointerId, list, scroller, seen, rect, ...begun };
   };
   const move = (e: PointerEvent<HTMLElement>): void => {
     // Let go of where nobody could see it: outside of the window.
@@ -140,6 +170,7 @@ const useCarrying = (ways: Ways) => {
   };
   return {
     hand: isLaid ? null : hand,
+    shape,
     hands: {
       onMouseDown: keepWords,
       onPointerDown: down,
@@ -163,7 +194,7 @@ export const Carrying = ({
   readonly inHand: ReactNode;
   readonly children: ReactNode;
 }) => {
-  const { hand, hands } = useCarrying(ways);
+  const { hand, shape, hands } = useCarrying(ways);
   return (
     <>
       <ol aria-label="Days" {...hands}>
@@ -171,9 +202,10 @@ export const Carrying = ({
       </ol>
       {hand && (
         <div
+          ref={shape}
           aria-hidden="true"
           className="pointer-events-none fixed z-30 will-change-transform"
-          style={{ ...placeOf(hand.rect), transform: `translate(${hand.x}px, ${hand.y}px)` }}
+          style={placeOf(hand.rect)}
         >
           {inHand}
         </div>
