@@ -2,6 +2,7 @@
 // taps, chooses and drags, with the processor slowed down four times; what a view does until it was first drawn does not count. Measured by the time the thread itself was at work, so that
 // other work of the machine does not count; mouse and keys come from outside, so that what drives them does not either. What a machine that is lent loses to others does
 // count in that time: a view during which it lost more than a little is measured again, and the quietest try is told with what was lost.
+// What is done in the page only to find where to press is marked there and does not count either, nor what lies before the first of it.
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
@@ -13,11 +14,15 @@ const PORT = 4893;
 const SLOWER = 4;
 const LONG_MS = 50;
 
+/** Marks what is done in the page to find where to press. */
+const LOOKED = 'where to press';
+
 /** The middle of each of some elements that are seen, and what is in it; looked up in one small go. */
 const placesOf = (page, selector, most) =>
   page.evaluate(
-    ([wanted, count]) =>
-      [...document.querySelectorAll(wanted)]
+    ([wanted, count, looked]) => {
+      performance.mark(looked);
+      return [...document.querySelectorAll(wanted)]
         .filter(e => e.offsetParent !== null && !e.disabled)
         .slice(0, count)
         .flatMap(e => {
@@ -26,8 +31,9 @@ const placesOf = (page, selector, most) =>
           // What something else lies over, no hand reaches.
           const top = document.elementFromPoint(at.x, at.y);
           return top !== null && (e.contains(top) || top.contains(e)) ? [at] : [];
-        }),
-    [selector, most],
+        });
+    },
+    [selector, most, LOOKED],
   );
 const FIELDS = 'input[inputmode], input[type=text], input:not([type]), textarea';
 
@@ -91,7 +97,10 @@ const choosing = async page => {
 
 /** Tasks of the page's thread over 50 ms while something is done, by the time it was at work itself, ms. */
 const longTasks = async (chromiumHere, page, work) => {
-  await chromiumHere.startTracing(page, { categories: ['toplevel', 'devtools.timeline'] });
+  await chromiumHere.startTracing(page, {
+    categories: ['toplevel', 'devtools.timeline', 'blink.user_timing'],
+  });
+  await placesOf(page, 'body', 1);
   await work();
   const { traceEvents } = JSON.parse((await chromiumHere.stopTracing()).toString());
   const threads = new Set(
@@ -103,12 +112,16 @@ const longTasks = async (chromiumHere, page, work) => {
   const tasks = traceEvents
     .filter(e => e.ph === 'X' && e.name.endsWith('RunTask') && threads.has(`${e.pid} ${e.tid}`))
     .toSorted((a, b) => a.ts - b.ts || b.dur - a.dur);
+  const looks = traceEvents.filter(e => e.name === LOOKED).map(e => e.ts);
+  if (looks.length === 0) throw new Error('The trace does not tell when the hand began.');
+  const begun = Math.min(...looks);
   let ended = 0;
   const long = [];
   for (const { ts, dur, tdur } of tasks) {
     if (ts < ended) continue;
     ended = ts + dur;
-    if (tdur > LONG_MS * 1000) long.push(Math.round(tdur / 1000));
+    const isOfTheHand = ts > begun && !looks.some(at => at >= ts && at <= ended);
+    if (isOfTheHand && tdur > LONG_MS * 1000) long.push(Math.round(tdur / 1000));
   }
   return long;
 };
