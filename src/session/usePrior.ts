@@ -40,9 +40,10 @@ export const usePrior = (context: { readonly piece: Pick<Piece, 'id' | 'woolId'>
     [pieceId, woolId, pieces, breedIdOf],
   );
   const read = useSomePieces(finished.map(p => p.id));
-  const worked = read
-    .map(({ piece, log }) => ({ piece, log: benchLog(log) }))
-    .filter(({ log }) => log.length > 0);
+  const worked = useMemo(
+    () => read.map(({ piece, log }) => ({ piece, log: benchLog(log) })).filter(({ log }) => log.length > 0),
+    [read],
+  );
   const answer = useCalmAnswer({
     queryKey: ['learn', worked.map(({ piece, log }) => [piece.id, piece.updatedAt, log.length])],
     queryFn: async () => {

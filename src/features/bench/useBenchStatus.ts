@@ -63,18 +63,15 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
       }),
     [recipe, context.entries, context.layings, faces, legs, judge, way.hasDirections],
   );
-  const worked = { faces, legs, setOfRolls, way };
-  const advise = (holes: typeof openings) =>
-    nextAct(state, forecast, {
-      ...worked,
-      model,
-      form: plan.form,
-      plan: plan.form,
-      openings: holes,
-      judge,
-      habits: context.piece.habits,
-    });
-  const alone = advise(openings);
+  const { habits } = context.piece;
+  const [alone, onward] = useMemo(() => {
+    const worked = { faces, legs, setOfRolls, way };
+    const { form } = plan;
+    const advise = (holes: typeof openings) =>
+      nextAct(state, forecast, { ...worked, model, form, plan: form, openings: holes, judge, habits });
+    const advised = advise(openings);
+    return [advised, OPENINGS.has(advised.reason) ? advise([]) : workOn(state, forecast, worked)] as const;
+  }, [state, forecast, openings, model, plan, judge, habits, faces, legs, setOfRolls, way]);
   const { pieces } = context.piece.plan;
   const oneByOne = isOneByOne(way, pieces);
   const many = manyAlike(context.entries);
@@ -107,7 +104,7 @@ export const useBenchStatus = (context: PieceContext, plan: Plan) => {
     /** Many alike that are worked one after the other; null where there is one, or they go side by side. */
     many: oneByOne ? many : null,
     /** What is done where that is put off: the work goes on. */
-    onward: OPENINGS.has(alone.reason) ? advise([]) : workOn(state, forecast, worked),
+    onward,
     following,
     model,
     failure,

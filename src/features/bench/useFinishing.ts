@@ -6,7 +6,7 @@ import type { Water } from '../../core/acts/vocabulary';
 import { finishingOf } from '../../core/finishing/finishingOf';
 import { progressOf } from '../../core/finishing/finishState';
 import type { Plan } from '../../core/plan/makePlan';
-import { dryEach } from '../../session/laidEach';
+import { dryEach, laidAtFirst } from '../../session/laidEach';
 import type { PieceContext } from '../../session/pieceContext';
 import { type Shortcut, useShortcuts } from '../../session/shortcuts';
 import type { Bench } from '../../session/useBench';
@@ -32,13 +32,15 @@ const nextWater = (rounds: number): Water => (rounds % 2 === 0 ? 'warm' : 'cold'
 
 /** Finishing as it stands: once it is begun, until the felt is worked again, it is the one thing of the bench. */
 export const useFinishing = (context: PieceContext, plan: Plan, bench: Bench) => {
-  const { piece, entries } = context;
+  const { piece, weighings, entries } = context;
   const own = useOwnDrying();
   const navigate = useNavigate();
   const [params, setParams] = useSearchParams();
   const [picked, setPicked] = useState<FinishStep | null>(null);
   const [how, setHow] = useState<HowFinished>({});
-  const plannedG = useMemo(() => dryEach(context, plan), [context, plan]);
+  // A tap at the bench does not change what was laid before it.
+  const atFirstG = useMemo(() => laidAtFirst({ piece, weighings }, plan), [piece, weighings, plan]);
+  const plannedG = dryEach(context, plan, atFirstG);
   const finishing = useMemo(
     () => finishingOf(piece, plan, { log: entries, plannedG, own, msOf: Date.parse }),
     [piece, plan, entries, plannedG, own],
