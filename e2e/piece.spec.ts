@@ -129,6 +129,44 @@ test.describe('the plan', () => {
     await expect(why).toContainText('area of the laid wool');
   });
 
+  test('a menu, a sheet and a reason are worked by keys, and give the focus back', async ({ page }) => {
+    await page.goto('/pieces/sample-brick-sleeve/plan');
+    const more = page.getByRole('button', { name: 'More', exact: true });
+    await more.press('Enter');
+    const items = page.getByRole('menuitem');
+    await expect(items.first()).toBeFocused();
+    await page.keyboard.press('ArrowUp');
+    await expect(items.last()).toBeFocused();
+    await page.keyboard.press('Escape');
+    await expect(items).toHaveCount(0);
+    await expect(more).toBeFocused();
+    await more.click();
+    await page.getByRole('menuitem', { name: 'Another size' }).press('Enter');
+    const sheet = page.getByRole('dialog', { name: 'Make it again, changed' });
+    // Round and round in it: nothing below is reached.
+    await expect(sheet.getByRole('button', { name: 'Close' })).toBeFocused();
+    await page.keyboard.press('Shift+Tab');
+    await expect(sheet.getByRole('button', { name: 'Make it' })).toBeFocused();
+    await page.keyboard.press('Tab');
+    await expect(sheet.getByRole('button', { name: 'Close' })).toBeFocused();
+    // What is unfolded in it folds first.
+    await sheet.getByRole('button', { name: /^Why/ }).click();
+    await expect(sheet.getByRole('dialog')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(sheet.getByRole('dialog')).toHaveCount(0);
+    await page.keyboard.press('Escape');
+    await expect(sheet).toHaveCount(0);
+    // A tap beside folds it, and one on its button as well.
+    const why = page.getByRole('button', { name: 'Why total wool?' });
+    const reason = page.getByRole('dialog', { name: 'Why total wool?' });
+    for (const fold of [() => page.mouse.click(40, 160), () => why.click()]) {
+      await why.click();
+      await expect(reason).toBeVisible();
+      await fold();
+      await expect(reason).toHaveCount(0);
+    }
+  });
+
   test('keeps what was typed a moment before the tab was closed', async ({ page, context }) => {
     await page.goto('/pieces/sample-ferry-pad/plan');
     await field(page, 'Thickness').fill('9');

@@ -72,7 +72,7 @@ export const ROOMS: Readonly<Record<string, Room>> = {
       'features',
       'sample',
     ],
-    packages: ['@tanstack/react-query', 'get-nonce', 'radix-ui', 'react', 'react-dom', 'react-router'],
+    packages: ['@tanstack/react-query', 'radix-ui', 'react', 'react-dom', 'react-router'],
     why: 'The application puts it all together.',
   },
 };

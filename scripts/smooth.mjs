@@ -141,10 +141,12 @@ const tapping = async page => {
   }
 };
 
-/** Unfolds what can be unfolded of a few, and folds it again: what a figure rests on, a menu, a list. */
+const FOLDED = '[aria-haspopup], summary, [aria-label="Keyboard shortcuts"]';
+
+/** Unfolds what can be unfolded of a few, and folds it again: what a figure rests on, a menu, a list, a sheet over the view. */
 const unfolding = async page => {
-  for (let n = 0; n < 3; n += 1) {
-    const at = (await placesOf(page, '[aria-haspopup], summary', 3))[n];
+  for (let n = 0; n < 4; n += 1) {
+    const at = (await placesOf(page, FOLDED, 4))[n];
     if (!at) continue;
     await press(page, at);
     await page.waitForTimeout(600);

@@ -1,6 +1,5 @@
 import '../ui/styles.css';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -11,9 +10,6 @@ import { idle } from '../ui/idle';
 import { openWorkshop } from './openWorkshop';
 import { fetchAhead, Views } from './routes';
 import { NotOpenYet } from './NotOpenYet';
-
-const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
-if (nonce) setNonce(nonce);
 
 const learnHands = async (): Promise<void> => {
   await idle();

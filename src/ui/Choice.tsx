@@ -1,5 +1,6 @@
 import { ToggleGroup } from 'radix-ui';
-import type { KeyboardEvent, MouseEvent, ReactNode } from 'react';
+import type { MouseEvent, ReactNode } from 'react';
+import { leadFocus } from './leadFocus';
 import { usePicked } from './usePicked';
 
 const SIZE = {
@@ -11,23 +12,7 @@ const SIZE = {
 /** A wet finger leaves no focus behind, and the row is not drawn for it. */
 const keepFocus = (e: MouseEvent): void => e.preventDefault();
 
-/** From which of so many an arrow key leads to which, round and round; null for another key. */
-const ledTo = (key: string, at: number, count: number): number | null => {
-  if (key === 'ArrowRight' || key === 'ArrowDown') return (at + 1) % count;
-  if (key === 'ArrowLeft' || key === 'ArrowUp') return (at + count - 1) % count;
-  if (key === 'Home') return 0;
-  return key === 'End' ? count - 1 : null;
-};
-
-/** Moves the focus. The library keeps in its state where that is, and draws all of them anew for a touch of the mouse. */
-const lead = (e: KeyboardEvent<HTMLElement>): void => {
-  const all = [...e.currentTarget.querySelectorAll<HTMLElement>('[role=radio]')];
-  const at = all.findIndex(radio => radio === e.target);
-  const to = at < 0 || e.ctrlKey || e.metaKey || e.altKey ? null : ledTo(e.key, at, all.length);
-  if (to === null) return;
-  e.preventDefault();
-  all[to]?.focus();
-};
+const lead = leadFocus('radio');
 
 /** One of a few, all in sight. Arrow keys move between them; Tab leads to the one that is chosen. */
 export const Choice = <T extends string>(props: {
