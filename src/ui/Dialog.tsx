@@ -60,7 +60,7 @@ const Sheet = (props: DialogProps) => {
       aria-modal="true"
       aria-labelledby={titleId}
       tabIndex={-1}
-      className="fixed inset-0 grid size-full place-items-center border-0 bg-transparent p-0 text-ink outline-none"
+      className="fixed inset-0 grid size-full place-items-center border-0 bg-transparent p-0 text-left text-base font-normal whitespace-normal text-ink outline-none"
     >
       {/* What lies around it closes it, too. */}
       <button

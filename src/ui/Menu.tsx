@@ -32,7 +32,7 @@ export const Menu = (props: {
         tabIndex={-1}
         aria-label={props.label}
         onKeyDown={onKey}
-        className={`min-w-40 py-1 ${sheet.className}`}
+        className={`min-w-40 py-1 text-base ${sheet.className}`}
       >
         {isOpen &&
           props.items.map(item => (

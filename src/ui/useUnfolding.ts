@@ -91,8 +91,9 @@ export const useUnfolding = (align: 'middle' | 'end', first: string | null = nul
       onToggle: (e: ToggleEvent): void => {
         if (e.newState === 'closed') setOpen(false);
       },
+      // Whatever its button stands in.
       className:
-        'fixed inset-auto top-0 left-0 max-h-[calc(100vh-1rem)] overflow-auto rounded-bench border border-ink bg-soap text-ink shadow-lg outline-none',
+        'fixed inset-auto top-0 left-0 max-h-[calc(100vh-1rem)] overflow-auto rounded-bench border border-ink bg-soap text-left font-normal whitespace-normal text-ink shadow-lg outline-none',
     },
   } as const;
 };

@@ -59,7 +59,7 @@ const BeforeAfter = ({ recipe, units }: { readonly recipe: RescaledPlan; readonl
           })}
         </tbody>
       </table>
-      <p className="flex items-start gap-1 text-[13px] text-chalk">
+      <div className="flex items-start gap-1 text-[13px] text-chalk">
         <span className="flex-1">
           {(k ?? 1).toFixed(2)} times as long, {(g ?? 1).toFixed(2)} times the wool.
         </span>
@@ -71,7 +71,7 @@ const BeforeAfter = ({ recipe, units }: { readonly recipe: RescaledPlan; readonl
             which explains any small difference.
           </p>
         </Why>
-      </p>
+      </div>
     </>
   );
 };

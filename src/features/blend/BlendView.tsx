@@ -71,8 +71,8 @@ export const BlendView = () => {
   const { found, stop, find } = useBlends();
   return (
     <div className="min-h-0 flex-1 overflow-auto px-6 py-4">
-      <h1 className="flex items-center gap-2 text-3xl font-semibold">
-        Blend
+      <div className="flex items-center gap-2">
+        <h1 className="text-3xl font-semibold">Blend</h1>
         <Why of="these colours">
           <p>
             Carded fibres do not mix like paint: dark ones count for more than their share. Each of three
@@ -81,7 +81,7 @@ export const BlendView = () => {
             CIEDE2000.
           </p>
         </Why>
-      </h1>
+      </div>
       <div className="mt-3 grid max-w-6xl gap-x-12 gap-y-6 lg:grid-cols-2">
         <section aria-labelledby="wanted">
           <h2 id="wanted" className="border-t-2 border-ink pt-1 text-lg font-semibold">

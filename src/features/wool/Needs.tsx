@@ -123,7 +123,7 @@ export const Needs = (props: {
       )}
       {short.map(row => (
         <div key={row.woolId ?? ''} role="alert" className="mt-2 border-l-4 border-wanted pl-3">
-          <p className="flex items-start gap-1">
+          <div className="flex items-start gap-1">
             <span className="flex-1">
               The shelf holds {showQuantity(row.left ?? 0, 'mass', units)} of {row.wool?.name}:{' '}
               {showQuantity(row.short, 'mass', units)} short.
@@ -134,7 +134,7 @@ export const Needs = (props: {
                 the reserve, compared with what was counted on the shelf minus what was weighed since.
               </p>
             </Why>
-          </p>
+          </div>
           <WaysOut row={row} context={context} plan={plan} substitute={substituteOf(row)} />
         </div>
       ))}
