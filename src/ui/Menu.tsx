@@ -45,7 +45,7 @@ export const Menu = (props: {
                 fold();
                 item.run();
               }}
-              className="flex min-h-11 w-full cursor-pointer items-center px-4 outline-none hover:bg-ink hover:text-soap focus:bg-ink focus:text-soap"
+              className="flex min-h-11 w-full cursor-pointer items-center px-4 outline-none hover:bg-ink hover:text-soap focus-visible:bg-ink focus-visible:text-soap"
             >
               {item.text}
             </button>
