@@ -56,7 +56,7 @@ export default defineConfig({
               test: /\/(src|node_modules)\//,
               debugName: 'first view',
             },
-            { name: 'interface', test: /node_modules\/(@radix-ui|radix-ui|@floating-ui)\// },
+            { name: 'interface', test: /node_modules\/(@radix-ui|radix-ui)\// },
             { name: 'polygons', test: /node_modules\/clipper2-ts\// },
             // What several views share goes out as one: two dozen small files cost more than their bytes.
             { name: 'shared', test: /\/src\//, minShareCount: 3 },

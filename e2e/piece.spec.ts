@@ -154,6 +154,11 @@ test.describe('the plan', () => {
     await expect(sheet.getByRole('dialog')).toBeVisible();
     await page.keyboard.press('Escape');
     await expect(sheet.getByRole('dialog')).toHaveCount(0);
+    // What had the focus may go away: keys are for the sheet all the same.
+    await page.evaluate(() => document.activeElement instanceof HTMLElement && document.activeElement.blur());
+    await page.keyboard.press('Tab');
+    await expect(sheet.getByRole('button', { name: 'Close' })).toBeFocused();
+    await page.evaluate(() => document.activeElement instanceof HTMLElement && document.activeElement.blur());
     await page.keyboard.press('Escape');
     await expect(sheet).toHaveCount(0);
     // A tap beside folds it, and one on its button as well.

@@ -114,7 +114,8 @@ const tasksWhile = async (chromiumHere, page, work) => {
     .filter(e => e.ph === 'X' && e.name.endsWith('RunTask') && threads.has(`${e.pid} ${e.tid}`))
     .toSorted((a, b) => a.ts - b.ts || b.dur - a.dur);
   const looks = traceEvents.filter(e => e.name === LOOKED).map(e => e.ts);
-  if (looks.length === 0) throw new Error('The trace does not tell when the hand began.');
+  if (looks.length === 0 || tasks.length === 0)
+    throw new Error('The trace does not tell what the page did, or since when the hand was there.');
   const begun = Math.min(...looks);
   let ended = 0;
   const taken = [];

@@ -19,7 +19,8 @@ const goRound = (e: KeyboardEvent, sheet: HTMLElement): void => {
     of => of.tabIndex >= 0 && !of.matches(':disabled') && of.checkVisibility(),
   );
   const [from, to] = e.shiftKey ? [all[0], all.at(-1)] : [all.at(-1), all[0]];
-  if (document.activeElement !== from && document.activeElement !== sheet) return;
+  const at = document.activeElement;
+  if (at !== from && at !== sheet && sheet.contains(at)) return;
   e.preventDefault();
   to?.focus();
 };
@@ -36,6 +37,7 @@ const Sheet = (props: DialogProps) => {
     const of = sheet.current;
     if (!of) return undefined;
     const before = document.activeElement;
+    // Wherever the focus is: a button in it that went away leaves it nowhere.
     const onKey = (e: KeyboardEvent): void => {
       if (e.key === 'Tab') goRound(e, of);
       // What is unfolded in it folds first.
@@ -43,11 +45,11 @@ const Sheet = (props: DialogProps) => {
       e.preventDefault();
       close();
     };
-    of.addEventListener('keydown', onKey);
+    document.addEventListener('keydown', onKey);
     of.showPopover();
     of.querySelector<HTMLElement>('button:not([aria-hidden])')?.focus({ preventScroll: true });
     return () => {
-      of.removeEventListener('keydown', onKey);
+      document.removeEventListener('keydown', onKey);
       of.hidePopover();
       if (before instanceof HTMLElement) before.focus({ preventScroll: true });
     };

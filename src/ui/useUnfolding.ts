@@ -4,16 +4,7 @@ import { type MouseEvent, type ToggleEvent, useId, useLayoutEffect, useRef, useS
 const GAP_PX = 4;
 const EDGE_PX = 8;
 
-interface Box {
-  readonly left: number;
-  readonly right: number;
-  readonly top: number;
-  readonly bottom: number;
-}
-interface Size {
-  readonly width: number;
-  readonly height: number;
-}
+type Size = Pick<DOMRect, 'width' | 'height'>;
 
 /**
  * Where something is put that belongs to a button: below it, or above where there is no room below, and within the window.
@@ -21,7 +12,7 @@ interface Size {
  * @param align in the middle of the button, or at its end
  */
 export const placeBy = (
-  by: Box,
+  by: Pick<DOMRect, 'left' | 'right' | 'top' | 'bottom'>,
   align: 'middle' | 'end',
   { sheet, window }: { readonly sheet: Size; readonly window: Size },
 ): { readonly left: number; readonly top: number } => {

@@ -57,12 +57,12 @@ const showAt = (shape: HTMLElement | null, { x, y }: { readonly x: number; reado
   shape?.style.setProperty('transform', `translate(${x}px, ${y}px)`);
 
 /** How far what is in the hand was carried: written straight into its place, as drawing it anew takes longer than a step of a hand. */
-const useCarriedPlace = (isInHand: boolean) => {
+const useCarriedPlace = (hand: Hand | null) => {
   const shape = useRef<HTMLDivElement>(null);
   const by = useRef({ x: 0, y: 0 });
   useLayoutEffect(() => {
-    if (isInHand) showAt(shape.current, by.current);
-  }, [isInHand]);
+    if (hand) showAt(shape.current, by.current);
+  }, [hand]);
   const carryBy = useSteady((x: number, y: number): void => {
     by.current = { x, y };
     showAt(shape.current, by.current);
@@ -74,7 +74,7 @@ const useCarrying = (ways: Ways) => {
   const { laid, onCarry } = ways;
   const held = useRef<Held | null>(null);
   const [hand, setHand] = useState<Hand | null>(null);
-  const { shape, carryBy } = useCarriedPlace(hand !== null);
+  const { shape, carryBy } = useCarriedPlace(hand);
   const isCarrying = hand?.putIn === null;
 
   const putAway = useSteady((): void => {
